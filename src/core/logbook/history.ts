@@ -1,0 +1,146 @@
+/**
+ * One machine's history: its living entries up to a day, in order, sorted into what each part of the rules
+ * reads. The fold from entries to history makes no judgement; that is the rules' work.
+ */
+import { type Day, dayOf } from '../quantity/day';
+import { type ExactGrams, exactGrams } from '../quantity/mass';
+import type { Entry, EntryKind, EntryOf } from './entry';
+import { type DatedEntry, deadIds, inOrder } from './order';
+import type { Appliance } from './tables';
+
+export interface Dated<Kind extends EntryKind> {
+  day: Day;
+  entry: EntryOf<Kind>;
+}
+
+export type GasEntry = Dated<'refrigerantAdded' | 'refrigerantRecovered' | 'retrofitted'>;
+export type LeakWork = Dated<'leakFound' | 'leakRepaired' | 'verificationTest' | 'retrofitted'>;
+/** Entries that bear on whichever case runs on their day. */
+export type CaseBearing = Dated<'processShutdown' | 'extension' | 'planFiled' | 'planCompleted' | 'unrelatedLeak'>;
+
+export interface MachineHistory {
+  appliance: Appliance;
+  asOf: Day;
+  entries: readonly DatedEntry[];
+  fullCharges: readonly { day: Day; grams: ExactGrams; entry: EntryOf<'fullChargeSet'> }[];
+  recordChanges: readonly Dated<'applianceChanged' | 'retrofitted'>[];
+  gas: readonly GasEntry[];
+  leakWork: readonly LeakWork[];
+  caseBearing: readonly CaseBearing[];
+  /** inspections that looked at all accessible parts */
+  inspections: readonly Day[];
+  detectionChecks: readonly Day[];
+  normalOperations: readonly Day[];
+  mothballings: readonly Day[];
+  retrofits: readonly Day[];
+  /** first retirement */
+  retiredOn: Day | null;
+  reports: readonly { year: number; day: Day }[];
+}
+
+/** The full charge that an entry sets, in exact grams; a range counts by its midpoint. */
+export function fullChargeOf(entry: EntryOf<'fullChargeSet'>): ExactGrams {
+  if (entry.method === 'range' && entry.low && entry.high) {
+    return ((exactGrams(entry.low) + exactGrams(entry.high)) / 2n) as ExactGrams;
+  }
+  if (!entry.mass) throw new Error(`Full charge ${entry.id} has no mass: read logbooks with readLogbook().`);
+  return exactGrams(entry.mass);
+}
+
+/**
+ * Folds a machine's entries. `entries` are those of this machine, any order, dead ones too; `dead` names the
+ * dead ones of the whole logbook (a correction may have moved an entry here from another machine).
+ */
+export function foldHistory(
+  appliance: Appliance,
+  entries: readonly Entry[],
+  asOf: Day,
+  dead: ReadonlySet<string> = deadIds(entries),
+): MachineHistory {
+  const ordered = inOrder(entries, asOf, dead);
+  const fullCharges: MachineHistory['fullCharges'][number][] = [];
+  const recordChanges: MachineHistory['recordChanges'][number][] = [];
+  const gas: GasEntry[] = [];
+  const leakWork: LeakWork[] = [];
+  const caseBearing: CaseBearing[] = [];
+  const inspections: Day[] = [];
+  const detectionChecks: Day[] = [];
+  const normalOperations: Day[] = [];
+  const mothballings: Day[] = [];
+  const retrofits: Day[] = [];
+  const reports: { year: number; day: Day }[] = [];
+  let retiredOn: Day | null = null;
+  for (const dated of ordered) {
+    const { day, entry } = dated;
+    switch (entry.kind) {
+      case 'fullChargeSet':
+        fullCharges.push({ day, grams: fullChargeOf(entry), entry });
+        break;
+      case 'refrigerantAdded':
+      case 'refrigerantRecovered':
+        gas.push(dated as GasEntry);
+        break;
+      case 'retrofitted':
+        gas.push(dated as GasEntry);
+        leakWork.push(dated as LeakWork);
+        recordChanges.push({ day, entry });
+        retrofits.push(day);
+        break;
+      case 'applianceChanged':
+        recordChanges.push({ day, entry });
+        break;
+      case 'leakFound':
+      case 'leakRepaired':
+      case 'verificationTest':
+        leakWork.push(dated as LeakWork);
+        break;
+      case 'processShutdown':
+      case 'extension':
+      case 'planFiled':
+      case 'planCompleted':
+      case 'unrelatedLeak':
+        caseBearing.push(dated as CaseBearing);
+        break;
+      case 'leakInspection':
+        if (entry.allAccessibleInspected !== false) inspections.push(day);
+        break;
+      case 'detectionCheck':
+        detectionChecks.push(day);
+        break;
+      case 'normalOperation':
+        normalOperations.push(day);
+        break;
+      case 'mothballed':
+        mothballings.push(day);
+        break;
+      case 'retired':
+        retiredOn ??= day;
+        break;
+      case 'reportFiled':
+        reports.push({ year: entry.year, day });
+        break;
+      default:
+    }
+  }
+  return {
+    appliance,
+    asOf,
+    entries: ordered,
+    fullCharges,
+    recordChanges,
+    gas,
+    leakWork,
+    caseBearing,
+    inspections,
+    detectionChecks,
+    normalOperations,
+    mothballings,
+    retrofits,
+    retiredOn,
+    reports,
+  };
+}
+
+/** The day on which a machine was installed, if its record says. */
+export const installedOn = (appliance: Appliance): Day | null =>
+  appliance.installedOn == null ? null : dayOf(appliance.installedOn);

@@ -1,0 +1,59 @@
+/**
+ * Which entries count, and in which order. An entry that another names in `supersedes` is dead, whatever
+ * became of the other; where several name the same one, the greatest id lives. What counts is ordered by day
+ * at the site, then instant (entries without one first), then id by code unit.
+ */
+import { type Day, dayOf } from '../quantity/day';
+import type { Entry } from './entry';
+
+/** An entry with its day as a number. */
+export interface DatedEntry {
+  day: Day;
+  entry: Entry;
+}
+
+/** The ids of all dead entries among these. */
+export function deadIds(entries: readonly Entry[]): Set<string> {
+  const dead = new Set<string>();
+  const heir = new Map<string, string>();
+  for (const entry of entries) {
+    const target = entry.supersedes;
+    if (target == null) continue;
+    dead.add(target);
+    const rival = heir.get(target);
+    if (rival === undefined) heir.set(target, entry.id);
+    else {
+      dead.add(rival < entry.id ? rival : entry.id);
+      if (rival < entry.id) heir.set(target, entry.id);
+    }
+  }
+  return dead;
+}
+
+/** Living entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
+export function inOrder(entries: readonly Entry[], asOf: Day, dead: ReadonlySet<string> = deadIds(entries)): DatedEntry[] {
+  const dated: DatedEntry[] = [];
+  for (const entry of entries) {
+    if (entry.kind === 'void' || (dead.size > 0 && dead.has(entry.id))) continue;
+    const day = dayOf(entry.on);
+    if (day <= asOf) dated.push({ day, entry });
+  }
+  return dated.sort(byOrder);
+}
+
+export function byOrder(a: DatedEntry, b: DatedEntry): number {
+  if (a.day !== b.day) return a.day - b.day;
+  return compareInstants(a.entry.at ?? null, b.entry.at ?? null) || (a.entry.id < b.entry.id ? -1 : 1);
+}
+
+function compareInstants(a: string | null, b: string | null): number {
+  if (a === b) return 0;
+  if (a === null) return -1;
+  if (b === null) return 1;
+  return Date.parse(a) - Date.parse(b) || compareText(beyondMilliseconds(a), beyondMilliseconds(b));
+}
+
+/** Digits that Date.parse drops: instants a microsecond apart are still in order. */
+const beyondMilliseconds = (at: string): string => (/\.\d{3}(\d+)/.exec(at)?.[1] ?? '').replace(/0+$/, '');
+
+const compareText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -1,0 +1,19 @@
+/** What day it is at a site: the only place where a time zone meets a calendar day. The instant comes in. */
+import { Temporal } from 'temporal-polyfill';
+import { type Day, dayOf } from './day';
+
+/** The calendar day in a time zone at an instant (milliseconds since 1970-01-01T00:00Z). */
+export function dayAt(instantMs: number, timezone: string): Day {
+  const date = Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(timezone).toPlainDate();
+  return dayOf(date.toString());
+}
+
+/** Whether this is a time zone that the calendar knows, such as `America/Chicago`. */
+export function isTimezone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,93 @@
+/** Sums per calendar year, and the chronic leakers: 125 % of the full charge or more within one year. */
+import { civil, firstOfMarch, newYearsDay, dayOf } from '../quantity/day';
+import { halfUp } from '../quantity/decimal';
+import { type ExactGrams, NO_MASS } from '../quantity/mass';
+import type { MachineHistory } from '../logbook/history';
+import { valueOn } from './figure';
+import { type AdditionRate, PERCENT_SCALE } from './leakRate';
+import type { Obligation } from './obligation';
+
+/** The shipped packs all say 125; the figure of the year is shown even where no pack asks for a report. */
+const CHRONIC_PERCENT = 125;
+
+export interface CalendarYear {
+  year: number;
+  net: ExactGrams;
+  /** millionths of a percent, each day by its own full charge; null where something counts without one */
+  millionths: number | null;
+  unknownAdditions: number;
+  chronic: boolean;
+  additions: readonly AdditionRate[];
+}
+
+/** Sum of net / full charge over additions, in millionths of a percent, null where a full charge is missing. */
+function percentOf(additions: readonly AdditionRate[]): number | null {
+  const netByCharge = new Map<ExactGrams, bigint>();
+  for (const { gasDay, spell } of additions) {
+    if (gasDay.net === 0n) continue;
+    if (spell.fullCharge === null) return null;
+    netByCharge.set(spell.fullCharge, (netByCharge.get(spell.fullCharge) ?? 0n) + gasDay.net);
+  }
+  let numerator = 0n;
+  let denominator = 1n;
+  for (const [charge, net] of netByCharge) {
+    numerator = numerator * charge + net * denominator;
+    denominator *= charge;
+  }
+  return Number(halfUp(numerator * 100n * BigInt(PERCENT_SCALE), denominator));
+}
+
+export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
+  const byYear = new Map<number, AdditionRate[]>();
+  for (const rate of rates) {
+    const { year } = civil(rate.gasDay.day);
+    const of = byYear.get(year);
+    if (of) of.push(rate);
+    else byYear.set(year, [rate]);
+  }
+  return [...byYear].map(([year, additions]) => {
+    const millionths = percentOf(additions);
+    return {
+      year,
+      net: additions.reduce((sum, each) => (sum + each.gasDay.net) as ExactGrams, NO_MASS),
+      millionths,
+      unknownAdditions: additions.filter((each) => each.gasDay.unknown).length,
+      chronic: millionths !== null && millionths >= CHRONIC_PERCENT * PERCENT_SCALE,
+      additions,
+    };
+  });
+}
+
+/** First day on which the year's percent reaches a limit. */
+function reachedOn(year: CalendarYear, percent: number): AdditionRate | null {
+  if (year.millionths === null || year.millionths < percent * PERCENT_SCALE) return null;
+  return (
+    year.additions.find((_, index) => (percentOf(year.additions.slice(0, index + 1)) ?? 0) >= percent * PERCENT_SCALE) ?? null
+  );
+}
+
+/** Reports on chronic leakers, due on 1 March of the following year. Retirement does not end them. */
+export function chronicReports(history: MachineHistory, years: readonly CalendarYear[]): Obligation[] {
+  const obligations: Obligation[] = [];
+  for (const year of years) {
+    if (!year.chronic) continue;
+    const candidates = new Set(year.additions.flatMap((each) => each.spell.covering));
+    for (const pack of candidates) {
+      if (!pack.chronic || (pack.from !== null && dayOf(pack.from) > newYearsDay(year.year))) continue;
+      const reached = reachedOn(year, valueOn(pack.chronic.percent, newYearsDay(year.year)));
+      if (!reached?.spell.covering.includes(pack)) continue;
+      obligations.push({
+        pack,
+        kind: 'chronicReport',
+        due: firstOfMarch(year.year + 1),
+        doneOn: history.reports.find((report) => report.year === year.year)?.day ?? null,
+        ended: false,
+        caseOpenedOn: null,
+        why: { rule: 'chronic', reachedOn: reached.gasDay.day, year: year.year },
+        source: pack.chronic.source,
+      });
+    }
+  }
+  return obligations;
+}
+

@@ -1,0 +1,305 @@
+/**
+ * Cases of one pack: from detection or exceedance to closure, read forward over the days of a machine.
+ * Each day is read in four steps: the addition is judged; the other entries in order; the entries that bear on
+ * a case, in order; retirement. At most one case of a pack runs at a time.
+ */
+import { type Day, addMonths } from '../quantity/day';
+import type { EntryOf } from '../logbook/entry';
+import type { CaseBearing, LeakWork, MachineHistory } from '../logbook/history';
+import { type InForce, spellOn } from './inForce';
+import type { AdditionRate } from './leakRate';
+import { type Leak, LeakAccount, applyPass, failWhole } from './leaks';
+import type { Pack } from './pack';
+
+export type ClosedBecause =
+  | 'confirmed'
+  | 'presumed'
+  | 'verified'
+  | 'unrelated'
+  | 'exceeded'
+  | 'planCompleted'
+  | 'retrofitted'
+  | 'retired';
+
+export interface Case {
+  pack: Pack;
+  openedOn: Day;
+  /** the addition that opened it, for percent packs */
+  openedBy: AdditionRate | null;
+  leaks: Leak[];
+  /** while no leak has joined, tests of the whole machine stand for it, as for one repaired leak */
+  wholeMachine: Leak;
+  shutdown: boolean;
+  extension: EntryOf<'extension'> | null;
+  planFiledOn: Day | null;
+  /** the next addition after verification has decided */
+  decided: boolean;
+  /** the next addition exceeded: the repair did not hold */
+  exceededAgainOn: Day | null;
+  /** an addition since verification could not be judged, so nothing may be presumed */
+  undecidable: boolean;
+  closedOn: Day | null;
+  closedBecause: ClosedBecause | null;
+  /** the leaks as they live on after closing, should a plan filed that day keep the case running */
+  liveLeaks: Leak[];
+}
+
+/** What counts for a case: its leaks, or the whole machine while it has none. */
+export const counted = (each: Case): readonly Leak[] => (each.leaks.length > 0 ? each.leaks : [each.wholeMachine]);
+
+const latest = (days: readonly (Day | null)[]): Day | null =>
+  days.reduce<Day | null>((last, day) => (day !== null && (last === null || day > last) ? day : last), null);
+
+/** v: the latest day on which a leak was verified, once every leak is. */
+export function verifiedOn(each: Case): Day | null {
+  const leaks = counted(each);
+  return leaks.every((leak) => leak.state === 'verified') ? latest(leaks.map((leak) => leak.verifiedOn)) : null;
+}
+
+/** The latest first pass, once one stands for every leak. */
+export function initialPassedOn(each: Case): Day | null {
+  const leaks = counted(each);
+  return leaks.every((leak) => leak.firstPassOn !== null) ? latest(leaks.map((leak) => leak.firstPassOn)) : null;
+}
+
+/** The latest repair, once no leak is merely found. Without leaks the first test stands for it. */
+export function repairedOn(each: Case): Day | null {
+  if (each.leaks.length === 0) return initialPassedOn(each);
+  return each.leaks.some((leak) => leak.state === 'found') ? null : latest(each.leaks.map((leak) => leak.repairedOn));
+}
+
+export const PRESUMED_MONTHS = 12;
+
+interface DayOfEntries {
+  day: Day;
+  addition: AdditionRate | null;
+  work: LeakWork[];
+  bearing: CaseBearing[];
+}
+
+/** Days on which anything happened that a case could care about. */
+export function caseDays(history: MachineHistory, rates: readonly AdditionRate[]): DayOfEntries[] {
+  const days = new Map<Day, DayOfEntries>();
+  const at = (day: Day): DayOfEntries => {
+    const known = days.get(day);
+    if (known) return known;
+    const fresh: DayOfEntries = { day, addition: null, work: [], bearing: [] };
+    days.set(day, fresh);
+    return fresh;
+  };
+  for (const rate of rates) at(rate.gasDay.day).addition = rate;
+  for (const work of history.leakWork) at(work.day).work.push(work);
+  for (const bearing of history.caseBearing) at(bearing.day).bearing.push(bearing);
+  if (history.retiredOn !== null) at(history.retiredOn);
+  return [...days.values()].sort((a, b) => a.day - b.day);
+}
+
+/** All cases of a pack as of the history's day, as they opened. */
+export function casesOf(pack: Pack, history: MachineHistory, force: InForce, days: readonly DayOfEntries[]): Case[] {
+  // An `unrelatedLeak` reaches back to the day of its addition; what follows is then read anew.
+  const unrelated = new Map<string, Day>();
+  for (;;) {
+    const reading = new CaseReading(pack, history, force, unrelated);
+    const answered = reading.read(days);
+    if (answered === null) return reading.cases;
+    unrelated.set(answered.entryId, answered.additionOn);
+  }
+}
+
+class CaseReading {
+  readonly cases: Case[] = [];
+  private readonly account: LeakAccount;
+  private readonly unrelatedDays: ReadonlySet<Day>;
+
+  constructor(
+    private readonly pack: Pack,
+    private readonly history: MachineHistory,
+    private readonly force: InForce,
+    private readonly unrelated: ReadonlyMap<string, Day>,
+  ) {
+    this.account = new LeakAccount(pack.firstTestNeeded);
+    this.unrelatedDays = new Set(unrelated.values());
+  }
+
+  /** Reads all days; stops at an `unrelatedLeak` that answers an addition, which must then be read anew. */
+  read(days: readonly DayOfEntries[]): { entryId: string; additionOn: Day } | null {
+    for (const each of days) {
+      this.presumeBefore(each.day);
+      if (each.addition) this.judge(each.addition);
+      for (const work of each.work) this.apply(work);
+      for (const bearing of each.bearing) {
+        const answered = this.bear(bearing);
+        if (answered) return answered;
+      }
+      if (this.history.retiredOn === each.day) this.close('retired', each.day);
+    }
+    this.presumeBefore((this.history.asOf + 1) as Day);
+    return null;
+  }
+
+  private get running(): Case | null {
+    const last = this.cases.at(-1);
+    return last?.closedOn === null ? last : null;
+  }
+
+  private mayOpen(day: Day): boolean {
+    return this.running === null && (this.history.retiredOn === null || day <= this.history.retiredOn);
+  }
+
+  private open(day: Day, openedBy: AdditionRate | null): void {
+    this.cases.push({
+      pack: this.pack,
+      openedOn: day,
+      openedBy,
+      leaks: this.account.open(),
+      wholeMachine: { id: '', state: 'repaired', openedOn: day, repairedOn: null, evacuated: false, firstPassOn: null, verifiedOn: null },
+      shutdown: false,
+      extension: null,
+      planFiledOn: null,
+      decided: false,
+      exceededAgainOn: null,
+      undecidable: false,
+      closedOn: null,
+      closedBecause: null,
+      liveLeaks: [],
+    });
+  }
+
+  private close(because: ClosedBecause, day: Day): void {
+    const running = this.running;
+    if (!running) return;
+    running.closedOn = day;
+    running.closedBecause = because;
+    // A closed case keeps what it had.
+    running.liveLeaks = running.leaks;
+    running.leaks = running.leaks.map((leak) => ({ ...leak }));
+    running.wholeMachine = { ...running.wholeMachine };
+  }
+
+  /** Closes a case that nothing was added to for 12 months after it was verified, if that lies before `day`. */
+  private presumeBefore(day: Day): void {
+    const running = this.running;
+    if (!running || this.pack.opens !== 'percent') return;
+    if (running.decided || running.undecidable || running.planFiledOn !== null) return;
+    const v = verifiedOn(running);
+    if (v === null) return;
+    const presumedOn = addMonths(v, PRESUMED_MONTHS);
+    if (presumedOn < day) this.close('presumed', presumedOn);
+  }
+
+  private judge(addition: AdditionRate): void {
+    if (this.pack.opens !== 'percent') return;
+    const { day } = addition.gasDay;
+    const exceeds = judgement(addition, this.pack);
+    const running = this.running;
+    if (!running) {
+      if (exceeds === true && this.mayOpen(day)) this.open(day, addition);
+      return;
+    }
+    if (running.decided || verifiedOn(running) === null) return;
+    if (exceeds === null) running.undecidable = true;
+    else this.decide(running, addition, exceeds);
+  }
+
+  /** The next addition after verification decides alone. */
+  private decide(running: Case, addition: AdditionRate, exceeds: boolean): void {
+    const { day } = addition.gasDay;
+    running.decided = true;
+    if (!exceeds) {
+      if (running.planFiledOn === null) this.close('confirmed', day);
+    } else if (this.unrelatedDays.has(day)) {
+      this.close('unrelated', day);
+      this.open(day, addition);
+    } else if (this.pack.plan) {
+      running.exceededAgainOn = day;
+      this.join(running);
+    } else {
+      this.close('exceeded', day);
+      this.open(day, addition);
+    }
+  }
+
+  private join(running: Case): void {
+    for (const leak of this.account.open()) if (!running.leaks.includes(leak)) running.leaks.push(leak);
+  }
+
+  private apply(work: LeakWork): void {
+    const { day, entry } = work;
+    if (entry.kind === 'retrofitted') {
+      this.close('retrofitted', day);
+      return;
+    }
+    const opened = this.account.apply(work);
+    const running = this.running;
+    if (running) {
+      this.applyToWholeMachine(running, work);
+      if (this.pack.opens === 'anyLeak' || running.exceededAgainOn !== null || verifiedOn(running) === null) this.join(running);
+      if (verifiedOn(running) === null) running.undecidable = false;
+    } else if (this.pack.opens === 'anyLeak' && opened.length > 0 && this.mayOpen(day) && this.coversOn(day)) {
+      this.open(day, null);
+    }
+    this.closeVerified(day);
+  }
+
+  private applyToWholeMachine(running: Case, { day, entry }: LeakWork): void {
+    if (running.leaks.length > 0 || entry.kind !== 'verificationTest' || (entry.leakIds ?? []).length > 0) return;
+    if (entry.result === 'pass') applyPass(running.wholeMachine, entry.stage, day, this.pack.firstTestNeeded);
+    else failWhole([running.wholeMachine]);
+  }
+
+  private coversOn(day: Day): boolean {
+    return spellOn(this.force, day).covering.includes(this.pack);
+  }
+
+  /** Any-leak packs: a case closes when every leak is verified and no plan was filed. */
+  private closeVerified(day: Day): void {
+    const running = this.running;
+    if (running && this.pack.opens === 'anyLeak' && running.planFiledOn === null && verifiedOn(running) !== null) {
+      this.close('verified', day);
+    }
+  }
+
+  private bear({ day, entry }: CaseBearing): { entryId: string; additionOn: Day } | null {
+    if (entry.pack != null && entry.pack !== this.pack.id) return null;
+    const last = this.cases.at(-1);
+    const target = last && (last.closedOn === null || last.closedOn === day) ? last : null;
+    if (!target) return null;
+    switch (entry.kind) {
+      case 'processShutdown':
+        target.shutdown = true;
+        return null;
+      case 'extension':
+        target.extension = entry;
+        return null;
+      case 'planFiled':
+        if (this.pack.plan) this.filePlan(target, day);
+        return null;
+      case 'planCompleted':
+        if (target.closedOn === null && target.planFiledOn !== null) this.close('planCompleted', day);
+        return null;
+      case 'unrelatedLeak': {
+        const additionOn = target.exceededAgainOn;
+        if (additionOn === null || this.unrelated.has(entry.id)) return null;
+        const inPlanForIt = target.planFiledOn === null || target.planFiledOn >= additionOn;
+        return inPlanForIt ? { entryId: entry.id, additionOn } : null;
+      }
+    }
+  }
+
+  private filePlan(target: Case, day: Day): void {
+    target.planFiledOn ??= day;
+    // A case is closed as verified only where no plan was filed; one filed that day keeps it running.
+    if (target.closedBecause === 'verified') {
+      target.closedOn = null;
+      target.closedBecause = null;
+      target.leaks = target.liveLeaks;
+    }
+  }
+}
+
+/** Whether an addition exceeds under a pack: null where that cannot be judged; without coverage it does not. */
+export function judgement(addition: AdditionRate, pack: Pack): boolean | null {
+  if (addition.gasDay.unknown) return null;
+  const exceeds = addition.exceeds[pack.id];
+  return exceeds === undefined ? false : exceeds;
+}

@@ -1,0 +1,99 @@
+/**
+ * Headroom: the largest addition on a day that would not exceed the lowest threshold of the percent packs that
+ * cover on it. Exact grams; never below 0.
+ */
+import { type Day, addDays } from '../quantity/day';
+import { halfUp, scaledDecimal } from '../quantity/decimal';
+import { type ExactGrams, NO_MASS, grams } from '../quantity/mass';
+import type { LeakRateMethod } from '../logbook/fields';
+import type { MachineHistory } from '../logbook/history';
+import { type InForce, methodOn, spellOn } from './inForce';
+import { type DaysSince, type GasLedger, WINDOW_REACH, YEAR_DAYS, daysSince, firstIndexFrom, sumOf, thresholdOn, windowStart } from './leakRate';
+import type { LeakAccount } from './leaks';
+import type { Pack } from './pack';
+
+export interface Headroom {
+  on: Day;
+  method: LeakRateMethod;
+  pack: Pack;
+  thresholdPercent: number;
+  fullCharge: ExactGrams;
+  /** the whole allowance: threshold × full charge */
+  allowance: ExactGrams;
+  /** what the days since the last gas have earned of it; all of it by the rolling average */
+  earned: ExactGrams;
+  /** what the chain or the window holds already */
+  spent: ExactGrams;
+  free: ExactGrams;
+  since: DaysSince | null;
+  windowFrom: Day | null;
+  /** the leak that the addition is taken to carry */
+  leakId: string | null;
+}
+
+/** The covering percent pack with the lowest threshold on a day, with that threshold. */
+export function strictestPack(force: InForce, day: Day): { pack: Pack; percent: number } | null {
+  const spell = spellOn(force, day);
+  let strictest: { pack: Pack; percent: number } | null = null;
+  for (const pack of spell.covering) {
+    if (pack.opens !== 'percent') continue;
+    const percent = thresholdOn(pack, spell, day);
+    if (strictest === null || percent < strictest.percent) strictest = { pack, percent };
+  }
+  return strictest;
+}
+
+const PERCENT_PLACES = 8;
+const PERCENT_UNIT = 10n ** BigInt(PERCENT_PLACES) * 100n;
+const share = (fullCharge: ExactGrams, percent: number, numerator: number): bigint =>
+  fullCharge * scaledDecimal(percent, PERCENT_PLACES) * BigInt(numerator);
+
+export type HeadroomAnswer = { known: true; headroom: Headroom } | { known: false; why: 'retired' | 'noFullCharge' | 'noLimit' | 'notWeighed' };
+
+/** Headroom as of the history's day. */
+export function headroom(history: MachineHistory, ledger: GasLedger, force: InForce, account: LeakAccount): HeadroomAnswer {
+  const on = history.asOf;
+  if (history.retiredOn !== null) return { known: false, why: 'retired' };
+  const { fullCharge } = spellOn(force, on);
+  if (fullCharge === null) return { known: false, why: 'noFullCharge' };
+  const strictest = strictestPack(force, on);
+  if (strictest === null) return { known: false, why: 'noLimit' };
+  const { pack, percent } = strictest;
+  const method = methodOn(force.site, on);
+  const common = { on, method, pack, thresholdPercent: percent, fullCharge };
+  const allowance = halfUp(share(fullCharge, percent, 1), PERCENT_UNIT) as ExactGrams;
+
+  if (method === 'rolling') {
+    const window = windowStart(ledger, on);
+    const spent = sumOf(ledger, firstIndexFrom(ledger, window.from), ledger.days.length);
+    if (spent === null) return { known: false, why: 'notWeighed' };
+    const free = (allowance > spent ? allowance - spent : 0n) as ExactGrams;
+    return { known: true, headroom: { ...common, allowance, earned: allowance, spent, free, since: null, windowFrom: window.from, leakId: null } };
+  }
+
+  const chain = chainOfNext(ledger, on, account);
+  const spent = sumOf(ledger, chain.from, ledger.days.length);
+  if (spent === null) return { known: false, why: 'notWeighed' };
+  const since = daysSince(ledger, chain.from, ledger.days[chain.from]?.day ?? on, on);
+  const earned = halfUp(share(fullCharge, percent, since.days), PERCENT_UNIT * BigInt(YEAR_DAYS)) as ExactGrams;
+  const free = (earned > spent ? earned - spent : NO_MASS) as ExactGrams;
+  return { known: true, headroom: { ...common, allowance, earned, spent, free, since, windowFrom: null, leakId: chain.leakId } };
+}
+
+/**
+ * The chain of an addition on `on`. It is taken to carry the leak of the last gas day, unless that day is
+ * earlier and the leak has been verified since.
+ */
+function chainOfNext(ledger: GasLedger, on: Day, account: LeakAccount): { from: number; leakId: string | null } {
+  const lastIndex = ledger.days.length - 1;
+  const last = ledger.days[lastIndex];
+  if (!last) return { from: 0, leakId: null };
+  const { leakId } = last;
+  const carries = leakId !== null && (last.day === on || account.byId.get(leakId)?.state !== 'verified');
+  if (!carries) return { from: last.day === on ? lastIndex : lastIndex + 1, leakId: null };
+  const reach = firstIndexFrom(ledger, addDays(on, -WINDOW_REACH));
+  return { from: Math.max(ledger.runStart[lastIndex] ?? lastIndex, reach), leakId };
+}
+
+/** Headroom in grams with 4 decimals; for tests and documents. */
+export const headroomGrams = (answer: HeadroomAnswer): number | null => (answer.known ? grams(answer.headroom.free) : null);

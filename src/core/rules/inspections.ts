@@ -1,0 +1,171 @@
+/** Leak inspections: the series after a verified case, the regular ones that need no case, and those at an addition. */
+import { type Day, addMonths, dayOf } from '../quantity/day';
+import { type ExactGrams, NO_MASS } from '../quantity/mass';
+import { type MachineHistory, installedOn } from '../logbook/history';
+import { type CaseStanding } from './caseDeadlines';
+import { judgement } from './cases';
+import { valueOn } from './figure';
+import { type InForce, type Spell, co2e, co2eAtLeast, massFigureOn, spellOn } from './inForce';
+import type { AdditionRate } from './leakRate';
+import type { Obligation } from './obligation';
+import type { Pack } from './pack';
+
+const QUIET_QUARTERS = 4;
+const CHECK_HOLDS_MONTHS = 12;
+
+/** A detector of the whole machine, checked within the 12 months before the due day, stands for an inspection. */
+function checkedDetectorOn(due: Day, history: MachineHistory, force: InForce): boolean {
+  if (spellOn(force, due).detection !== 'whole') return false;
+  return history.detectionChecks.some((check) => check <= due && due <= addMonths(check, CHECK_HOLDS_MONTHS));
+}
+
+function seriesClass(pack: Pack, spell: Spell, v: Day): { everyMonths: number; quarterly: boolean } | null {
+  const rule = pack.seriesInspections;
+  if (!rule || spell.fullCharge === null) return null;
+  const quarterly =
+    rule.quarterlyCategories.includes(spell.category) && spell.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
+  if (quarterly) return { everyMonths: valueOn(rule.quarterlyEvery, v), quarterly };
+  if (spell.fullCharge < massFigureOn(rule.yearlyFrom, v)) return null;
+  return { everyMonths: valueOn(rule.yearlyEvery, v), quarterly };
+}
+
+/** Number of the inspection that ends a series: four quiet quarters in a row, or one quiet year. */
+function lastNumber(v: Day, everyMonths: number, quarterly: boolean, exceededOn: readonly Day[]): number {
+  const quiet = quarterly ? QUIET_QUARTERS : 1;
+  for (let number = quiet; ; number += 1) {
+    const from = addMonths(v, everyMonths * (number - quiet));
+    const to = addMonths(v, everyMonths * number);
+    if (!exceededOn.some((day) => day > from && day <= to)) return number;
+  }
+}
+
+/** The series of each verified case of one pack, in the order of the cases. */
+export function seriesInspections(
+  cases: readonly CaseStanding[],
+  history: MachineHistory,
+  force: InForce,
+  rates: readonly AdditionRate[],
+): Obligation[] {
+  return cases.flatMap((standing, index) => {
+    const v = standing.followUpPassedOn;
+    const { pack, openedOn } = standing.case;
+    if (v === null || !pack.seriesInspections) return [];
+    const inspectionClass = seriesClass(pack, spellOn(force, v), v);
+    if (!inspectionClass) return [];
+    const { everyMonths, quarterly } = inspectionClass;
+    const laterV = cases.slice(index + 1).find((later) => later.followUpPassedOn !== null)?.followUpPassedOn ?? null;
+    const exceededOn = rates
+      .filter((rate) => judgement(rate, pack) === true)
+      .map((rate) => rate.gasDay.day)
+      .filter((day) => day > v && (laterV === null || day <= laterV));
+    const endedOn = firstOnOrAfter([...history.retrofits, ...(history.retiredOn === null ? [] : [history.retiredOn])], v);
+    const last = lastNumber(v, everyMonths, quarterly, exceededOn);
+    const obligations: Obligation[] = [];
+    for (let number = 1; number <= last; number += 1) {
+      const due = addMonths(v, everyMonths * number);
+      if (checkedDetectorOn(due, history, force)) continue;
+      const after = addMonths(v, everyMonths * (number - 1));
+      const supersededOn = laterV !== null && due > laterV ? laterV : null;
+      const voidOn = earliest(endedOn, supersededOn);
+      const done = history.inspections.find((day) => day > after);
+      obligations.push({
+        pack,
+        kind: 'inspection',
+        due,
+        doneOn: done !== undefined && (voidOn === null || done <= voidOn) ? done : null,
+        ended: voidOn !== null,
+        caseOpenedOn: openedOn,
+        why: { rule: 'series', verifiedOn: v, number, everyMonths },
+        source: pack.seriesInspections.source,
+      });
+    }
+    return obligations;
+  });
+}
+
+const firstOnOrAfter = (days: readonly Day[], from: Day): Day | null =>
+  days.reduce<Day | null>((first, day) => (day >= from && (first === null || day < first) ? day : first), null);
+
+const earliest = (a: Day | null, b: Day | null): Day | null => (a === null ? b : b === null || a < b ? a : b);
+
+/** Months between regular inspections by full charge, refrigerant and record on a day; null: none is asked. */
+export function regularInterval(pack: Pack, spell: Spell, day: Day): number | null {
+  const rule = pack.alwaysInspections;
+  if (!rule) return null;
+  const charge: ExactGrams = spell.fullCharge ?? NO_MASS;
+  if (rule.noneUnderWholeDetectionFrom && spell.detection === 'whole' && charge >= massFigureOn(rule.noneUnderWholeDetectionFrom, day)) {
+    return null;
+  }
+  const measure = rule.measures.find((each) => each.contains === null || spell.refrigerant.kinds.has(each.contains));
+  const band = measure?.bands.find(({ atLeast }) =>
+    measure.by === 'co2e' ? co2eAtLeast(co2e(charge, spell.refrigerant), valueOn(atLeast, day)) : charge >= massFigureOn(atLeast, day),
+  );
+  if (!band) return null;
+  const fitted = rule.detectionFactor?.fitted.includes(spell.detection) ?? false;
+  return valueOn(band.everyMonths, day) * (fitted ? (rule.detectionFactor?.factor ?? 1) : 1);
+}
+
+/** The next regular inspection of each pack that asks for them without a case. */
+export function regularInspections(history: MachineHistory, force: InForce): Obligation[] {
+  const { asOf } = history;
+  if (history.retiredOn !== null) return [];
+  const spell = spellOn(force, asOf);
+  return spell.covering.flatMap((pack): Obligation[] => {
+    const rule = pack.alwaysInspections;
+    const everyMonths = regularInterval(pack, spell, asOf);
+    if (!rule || everyMonths === null) return [];
+    const clock = regularClock(pack, history);
+    if (!clock) return [];
+    const due = addMonths(clock.since, everyMonths);
+    if (rule.checkedDetectionReplaces && checkedDetectorOn(due, history, force)) return [];
+    return [
+      {
+        pack,
+        kind: 'inspection',
+        due,
+        doneOn: null,
+        ended: false,
+        caseOpenedOn: null,
+        why: { rule: 'always', ...clock, everyMonths },
+        source: rule.source,
+      },
+    ];
+  });
+}
+
+function regularClock(pack: Pack, history: MachineHistory): { since: Day; basis: 'inspection' | 'installed' | 'packFrom' } | null {
+  const last = history.inspections.at(-1);
+  if (last !== undefined) return { since: last, basis: 'inspection' };
+  const installed = installedOn(history.appliance);
+  if (installed === null && pack.alwaysInspections?.needsInstallationDay) return null;
+  const from = pack.from === null ? null : dayOf(pack.from);
+  if (installed !== null && (from === null || installed > from)) return { since: installed, basis: 'installed' };
+  return from === null ? null : { since: from, basis: 'packFrom' };
+}
+
+/** Inspections that a large addition asks for on its own day. */
+export function inspectionsAtAdditions(history: MachineHistory, rates: readonly AdditionRate[]): Obligation[] {
+  const { retiredOn } = history;
+  return rates.flatMap(({ gasDay, spell }) =>
+    spell.covering.flatMap((pack): Obligation[] => {
+      const rule = pack.alwaysInspections?.atAddition;
+      if (!rule || gasDay.unknown || spell.fullCharge === null) return [];
+      const { day, net } = gasDay;
+      const large = net >= massFigureOn(rule.atLeast, day) && net * 100n >= spell.fullCharge * BigInt(valueOn(rule.atLeastShare, day));
+      if (!large) return [];
+      const done = history.inspections.find((inspected) => inspected >= day);
+      return [
+        {
+          pack,
+          kind: 'inspection',
+          due: day,
+          doneOn: done !== undefined && (retiredOn === null || done <= retiredOn) ? done : null,
+          ended: retiredOn !== null,
+          caseOpenedOn: null,
+          why: { rule: 'atAddition', addedOn: day },
+          source: rule.atLeast.source,
+        },
+      ];
+    }),
+  );
+}
