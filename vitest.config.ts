@@ -1,0 +1,7 @@
+import { defineConfig } from 'vitest/config';
+import react from '@vitejs/plugin-react';
+
+export default defineConfig({
+  plugins: [react()],
+  test: { include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'], testTimeout: 30_000, env: { TZ: 'UTC' } },
+});
