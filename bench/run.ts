@@ -1,0 +1,11 @@
+/** `npm run bench`: each figure beside a baseline measured in the same run. Nothing here passes or fails. */
+import { cpus } from 'node:os';
+import { benchFold } from './fold';
+import type { Comparison } from './measure';
+
+const rows: Comparison[] = [...(await benchFold())];
+console.log(`Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`);
+for (const row of rows) {
+  console.log(`${row.subject}: ${row.subjectMs.toFixed(3)} ms (${row.rate})`);
+  console.log(`  ${row.baseline}: ${row.baselineMs.toFixed(3)} ms; ratio ${row.ratio.toFixed(2)}\n`);
+}

@@ -1,0 +1,89 @@
+/** The HTTP API as schemas: the only thing that the web and the server share besides the core. */
+import { z } from 'zod';
+import { entrySchema } from '../core/logbook/entry';
+import { METHODS, PACK_IDS, calendarDate, filledText, id } from '../core/logbook/fields';
+import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from '../core/logbook/tables';
+import { amendmentSchema } from '../core/rules/amend';
+import type { Why } from '../core/rules/obligation';
+import type { MachineSummary } from '../core/rules/summary';
+import type { ApplianceStanding } from '../core/rules/standingDocument';
+
+/** A problem document (RFC 9457) with what is wrong by field. */
+export const problemDocument = z.object({
+  type: z.string(),
+  title: z.string(),
+  status: z.number(),
+  detail: z.string().optional(),
+  errors: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+  /** codes of warnings that want a reason before the entry is taken */
+  warnings: z.array(z.string()).optional(),
+});
+export type ProblemDocument = z.infer<typeof problemDocument>;
+
+export const clockAnswer = z.object({ fixedToday: calendarDate.nullable(), nowMs: z.number() });
+
+export const newEntry = entrySchema;
+export const newEntries = z.array(entrySchema).min(1);
+
+export const newSite = siteRow.extend({ name: filledText, packs: z.array(z.enum(PACK_IDS)) });
+/** A machine with the full charge that is known of it, if any, as one step. */
+export const newMachine = z.object({
+  appliance: applianceRow.extend({ name: filledText }),
+  spaces: z.array(spaceRow).default([]),
+  entries: z.array(entrySchema).default([]),
+});
+export const methodChange = z.object({ from: calendarDate, method: z.enum(METHODS) });
+export const newAmendment = amendmentSchema;
+
+export const place = z.object({ site: siteRow, spaces: z.array(spaceRow) });
+export const sitesAnswer = z.array(siteRow);
+export const peopleAnswer = z.array(personRow);
+export const cylindersAnswer = z.array(cylinderRow);
+
+const summary = z.custom<MachineSummary>((value) => typeof value === 'object' && value !== null);
+export const machineRow = z.object({ appliance: applianceRow, siteId: id, siteName: z.string(), summary });
+export type MachineRow = z.infer<typeof machineRow>;
+export const machinesAnswer = z.array(machineRow);
+
+export const machineAnswer = z.object({
+  appliance: applianceRow,
+  site: siteRow,
+  spaces: z.array(spaceRow),
+  /** entries of the machine and those that correct or rival them, sealed, in the order they were accepted */
+  entries: z.array(entrySchema),
+  standing: z.custom<ApplianceStanding>((value) => typeof value === 'object' && value !== null),
+  packs: z.array(z.enum(PACK_IDS)),
+});
+export type MachineAnswer = z.infer<typeof machineAnswer>;
+
+export const dueRow = z.object({
+  machineId: id,
+  machineName: z.string(),
+  siteId: id,
+  siteName: z.string(),
+  pack: z.enum(PACK_IDS),
+  kind: z.string(),
+  due: calendarDate,
+  state: z.enum(['overdue', 'dueSoon', 'upcoming']),
+  caseOpenedOn: calendarDate.nullable(),
+  why: z.custom<Why>((value) => typeof value === 'object' && value !== null),
+  cite: z.string(),
+  /** today at the site */
+  today: calendarDate,
+  summary,
+});
+export type DueRow = z.infer<typeof dueRow>;
+export const dueAnswer = z.object({
+  rows: z.array(dueRow),
+  certificates: z.array(z.object({ personId: id, name: z.string(), scheme: z.string(), expires: calendarDate })),
+});
+
+export const appended = z.object({ entries: z.array(entrySchema), machines: z.array(z.string()) });
+export const rulesAnswer = z.object({
+  amendments: z.array(amendmentSchema.extend({ recordedAt: z.string() })),
+});
+export const verifyAnswer = z.object({
+  entries: z.number(),
+  intact: z.boolean(),
+  brokenAt: z.object({ sequence: z.number(), id: z.string(), why: z.string() }).nullable(),
+});

@@ -1,0 +1,33 @@
+/** Problems that become RFC 9457 documents: a title, a status, and what is wrong by field. */
+import { type Problem, jsonPath } from '../core/logbook/problems';
+import type { ProblemDocument } from '../contract/api';
+
+const BASE = 'https://green-abacus.invalid/problems/';
+
+export class HttpProblem extends Error {
+  constructor(readonly document: ProblemDocument) {
+    super(document.title);
+  }
+}
+
+export const notFound = (what: string): HttpProblem =>
+  new HttpProblem({ type: `${BASE}not-found`, title: `There is no such ${what}.`, status: 404 });
+
+export const invalid = (problems: readonly Problem[], title = 'Some fields need another look.'): HttpProblem =>
+  new HttpProblem({
+    type: `${BASE}invalid`,
+    title,
+    status: 422,
+    errors: problems.map((problem) => ({ path: jsonPath(problem.path), message: problem.message })),
+  });
+
+export const wantsReason = (warnings: readonly string[]): HttpProblem =>
+  new HttpProblem({
+    type: `${BASE}wants-reason`,
+    title: 'This looks odd; give a reason and it will be taken.',
+    status: 422,
+    warnings: [...warnings],
+  });
+
+export const conflict = (title: string, detail?: string): HttpProblem =>
+  new HttpProblem({ type: `${BASE}conflict`, title, status: 409, ...(detail === undefined ? {} : { detail }) });

@@ -1,0 +1,182 @@
+/** Reads and writes rows. Knows tables and JSON, no rules. */
+import { and, asc, eq, inArray, isNotNull, lte, or, sql } from 'drizzle-orm';
+import type { BatchItem } from 'drizzle-orm/batch';
+import type { Entry } from '../../core/logbook/entry';
+import type { Appliance, Cylinder, Person, Site, Space } from '../../core/logbook/tables';
+import type { Amendment } from '../../core/rules/amend';
+import type { ApplianceStanding } from '../../core/rules/standingDocument';
+import type { MachineSummary } from '../../core/rules/summary';
+import type { Database } from './database';
+import * as t from './schema';
+import { CHAIN_START, type SealedRow, sealHash } from './seal';
+
+export interface StoredDuty {
+  due: string;
+  [field: string]: unknown;
+}
+
+export interface StoredStanding {
+  applianceId: string;
+  asOf: string;
+  summary: MachineSummary;
+  document: ApplianceStanding;
+  duties: StoredDuty[];
+}
+
+type Statement = BatchItem<'sqlite'>;
+
+const parsed = <Row>(rows: { document: string }[]): Row[] => rows.map((row) => JSON.parse(row.document) as Row);
+const json = JSON.stringify;
+
+export class Store {
+  constructor(readonly database: Database) {}
+
+  private get db() {
+    return this.database.db;
+  }
+
+  sites = async (): Promise<Site[]> => parsed(await this.db.select().from(t.sites));
+  spaces = async (): Promise<Space[]> => parsed(await this.db.select().from(t.spaces));
+  people = async (): Promise<Person[]> => parsed(await this.db.select().from(t.people));
+  cylinders = async (): Promise<Cylinder[]> => parsed(await this.db.select().from(t.cylinders));
+  appliances = async (): Promise<Appliance[]> => parsed(await this.db.select().from(t.appliances));
+
+  async site(id: string): Promise<Site | null> {
+    return parsed<Site>(await this.db.select().from(t.sites).where(eq(t.sites.id, id)))[0] ?? null;
+  }
+
+  async cylinder(id: string): Promise<Cylinder | null> {
+    return parsed<Cylinder>(await this.db.select().from(t.cylinders).where(eq(t.cylinders.id, id)))[0] ?? null;
+  }
+
+  async appliance(id: string): Promise<Appliance | null> {
+    return parsed<Appliance>(await this.db.select().from(t.appliances).where(eq(t.appliances.id, id)))[0] ?? null;
+  }
+
+  async entriesById(ids: readonly string[]): Promise<Entry[]> {
+    if (ids.length === 0) return [];
+    return parsed(await this.db.select().from(t.entries).where(inArray(t.entries.id, [...ids])));
+  }
+
+  /** Entries of a machine, and those elsewhere that correct one of them or rival its corrections. */
+  async entriesBearingOn(applianceId: string): Promise<Entry[]> {
+    const own = this.db.select({ id: t.entries.id }).from(t.entries).where(eq(t.entries.applianceId, applianceId));
+    const targets = this.db
+      .select({ id: sql<string>`${t.entries.supersedes}` })
+      .from(t.entries)
+      .where(and(eq(t.entries.applianceId, applianceId), isNotNull(t.entries.supersedes)));
+    const rows = await this.db
+      .select()
+      .from(t.entries)
+      .where(or(eq(t.entries.applianceId, applianceId), inArray(t.entries.supersedes, own), inArray(t.entries.supersedes, targets)))
+      .orderBy(asc(t.entries.sequence));
+    return parsed(rows);
+  }
+
+  /** Machines whose history a new entry touches: its own, that of the entry it names, those of its rivals. */
+  async machinesTouchedBy(entry: Entry): Promise<string[]> {
+    const touched = new Set<string>();
+    if (entry.applianceId != null) touched.add(entry.applianceId);
+    if (entry.supersedes != null) {
+      const rows = await this.db
+        .select({ applianceId: t.entries.applianceId })
+        .from(t.entries)
+        .where(or(eq(t.entries.id, entry.supersedes), eq(t.entries.supersedes, entry.supersedes)));
+      for (const row of rows) if (row.applianceId !== null) touched.add(row.applianceId);
+    }
+    return [...touched];
+  }
+
+  async allEntries(): Promise<SealedRow[]> {
+    const rows = await this.db.select().from(t.entries).orderBy(asc(t.entries.sequence));
+    return rows.map((row) => ({ ...row, entry: JSON.parse(row.document) as Entry }));
+  }
+
+  async standings(): Promise<{ applianceId: string; asOf: string; summary: MachineSummary }[]> {
+    const rows = await this.db
+      .select({ applianceId: t.standings.applianceId, asOf: t.standings.asOf, summary: t.standings.summary })
+      .from(t.standings);
+    return rows.map((row) => ({ ...row, summary: JSON.parse(row.summary) as MachineSummary }));
+  }
+
+  async standing(applianceId: string): Promise<ApplianceStanding | null> {
+    return parsed<ApplianceStanding>(await this.db.select().from(t.standings).where(eq(t.standings.applianceId, applianceId)))[0] ?? null;
+  }
+
+  /** Machines and the day as of which each was last judged. */
+  async judgedOn(): Promise<{ id: string; siteId: string; asOf: string | null }[]> {
+    return this.db
+      .select({ id: t.appliances.id, siteId: t.appliances.siteId, asOf: t.standings.asOf })
+      .from(t.appliances)
+      .leftJoin(t.standings, eq(t.standings.applianceId, t.appliances.id));
+  }
+
+  async dutiesDueBy(due: string): Promise<{ applianceId: string; duty: StoredDuty }[]> {
+    const rows = await this.db.select().from(t.duties).where(lte(t.duties.due, due)).orderBy(asc(t.duties.due));
+    return rows.map((row) => ({ applianceId: row.applianceId, duty: JSON.parse(row.document) as StoredDuty }));
+  }
+
+  async amendments(): Promise<(Amendment & { recordedAt: string })[]> {
+    const rows = await this.db.select().from(t.amendments).orderBy(asc(t.amendments.sequence));
+    return rows.map((row) => ({ ...(JSON.parse(row.document) as Amendment), recordedAt: row.recordedAt }));
+  }
+
+  insertSite = (site: Site): Statement => this.db.insert(t.sites).values({ id: site.id, document: json(site) });
+  updateSite = (site: Site): Statement => this.db.update(t.sites).set({ document: json(site) }).where(eq(t.sites.id, site.id));
+  insertSpace = (space: Space): Statement => this.db.insert(t.spaces).values({ id: space.id, siteId: space.siteId, document: json(space) });
+  insertPerson = (person: Person): Statement => this.db.insert(t.people).values({ id: person.id, document: json(person) });
+  insertCylinder = (cylinder: Cylinder): Statement => this.db.insert(t.cylinders).values({ id: cylinder.id, document: json(cylinder) });
+  insertAppliance = (appliance: Appliance): Statement =>
+    this.db.insert(t.appliances).values({ id: appliance.id, siteId: appliance.siteId, document: json(appliance) });
+  insertAmendment = (amendment: Amendment, recordedAt: string): Statement =>
+    this.db.insert(t.amendments).values({ recordedAt, document: json(amendment) });
+
+  /** Seals entries onto the chain. Call inside the write queue: the chain's end must not move meanwhile. */
+  async sealed(entries: readonly Entry[]): Promise<{ entries: Entry[]; statements: Statement[] }> {
+    const [last] = await this.db
+      .select({ sequence: t.entries.sequence, hash: t.entries.hash })
+      .from(t.entries)
+      .orderBy(sql`${t.entries.sequence} desc`)
+      .limit(1);
+    let sequence = last?.sequence ?? 0;
+    let previous = last?.hash ?? CHAIN_START;
+    const statements: Statement[] = [];
+    const sealedEntries = entries.map((entry) => {
+      sequence += 1;
+      const hash = sealHash(entry, previous);
+      const sealedEntry: Entry = { ...entry, seal: { hash, previous } };
+      statements.push(
+        this.db.insert(t.entries).values({
+          sequence,
+          id: entry.id,
+          applianceId: entry.applianceId ?? null,
+          supersedes: entry.supersedes ?? null,
+          hash,
+          previous,
+          document: json(sealedEntry),
+        }),
+      );
+      previous = hash;
+      return sealedEntry;
+    });
+    return { entries: sealedEntries, statements };
+  }
+
+  replaceStanding({ applianceId, asOf, summary, document, duties }: StoredStanding): Statement[] {
+    const values = { asOf, summary: json(summary), document: json(document) };
+    return [
+      this.db
+        .insert(t.standings)
+        .values({ applianceId, ...values })
+        .onConflictDoUpdate({ target: t.standings.applianceId, set: values }),
+      this.db.delete(t.duties).where(eq(t.duties.applianceId, applianceId)),
+      ...duties.map((duty, number) => this.db.insert(t.duties).values({ applianceId, number, due: duty.due, document: json(duty) })),
+    ];
+  }
+
+  /** All or nothing. */
+  async batch(statements: Statement[]): Promise<void> {
+    const [first, ...rest] = statements;
+    if (first) await this.db.batch([first, ...rest]);
+  }
+}
