@@ -1,0 +1,23 @@
+/** The demo story as one logbook: the same day and seed give the same story. */
+import type { Logbook } from '../core/logbook/logbook';
+import type { Day } from '../core/quantity/day';
+import { writeGeneratedSites } from './generated';
+import { writeBottles, writePeople } from './people';
+import { StoryWriter } from './writer';
+import * as written from './written';
+
+const SEED = 1123;
+
+export function demoStory(today: Day): Logbook {
+  const story = new StoryWriter(today, SEED);
+  writePeople(story);
+  writeBottles(story);
+  written.writeFishHall(story);
+  written.writeFlowerExchange(story);
+  written.writeIceRink(story);
+  written.writeHospital(story);
+  written.writeOrchard(story);
+  written.writeFerryTerminal(story);
+  writeGeneratedSites(story);
+  return story.logbook();
+}
