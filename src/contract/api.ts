@@ -40,8 +40,9 @@ export const sitesAnswer = z.array(siteRow);
 export const peopleAnswer = z.array(personRow);
 export const cylindersAnswer = z.array(cylinderRow);
 
+const massSystem = z.enum(['pounds', 'kilograms']);
 const summary = z.custom<MachineSummary>((value) => typeof value === 'object' && value !== null);
-export const machineRow = z.object({ appliance: applianceRow, siteId: id, siteName: z.string(), summary });
+export const machineRow = z.object({ appliance: applianceRow, siteId: id, siteName: z.string(), massSystem, summary });
 export type MachineRow = z.infer<typeof machineRow>;
 export const machinesAnswer = z.array(machineRow);
 
@@ -70,6 +71,7 @@ export const dueRow = z.object({
   cite: z.string(),
   /** today at the site */
   today: calendarDate,
+  massSystem,
   summary,
 });
 export type DueRow = z.infer<typeof dueRow>;

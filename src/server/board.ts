@@ -2,9 +2,9 @@
 import type { z } from 'zod';
 import type { dueAnswer, machinesAnswer } from '../contract/api';
 import type { PackId } from '../core/logbook/fields';
+import { massSystemOf } from '../core/logbook/massSystem';
 import { addDays, dayOf, dayText } from '../core/quantity/day';
 import type { Why } from '../core/rules/obligation';
-import type { MachineSummary } from '../core/rules/summary';
 import type { Clock } from './clock';
 import type { Store } from './store/store';
 
@@ -18,7 +18,7 @@ export async function machineRows(store: Store): Promise<z.infer<typeof machines
   return (await store.appliances()).flatMap((appliance) => {
     const summary = summaries.get(appliance.id);
     const site = sites.get(appliance.siteId);
-    return summary && site ? [{ appliance, siteId: site.id, siteName: site.name, summary }] : [];
+    return summary && site ? [{ appliance, siteId: site.id, siteName: site.name, massSystem: massSystemOf(site), summary }] : [];
   });
 }
 
@@ -44,7 +44,8 @@ export async function dueBoard(store: Store, clock: Clock): Promise<z.infer<type
         why: duty.why as Why,
         cite: duty.cite as string,
         today: dayText(clock.todayIn(site.timezone)),
-        summary: machine.summary satisfies MachineSummary,
+        massSystem: machine.massSystem,
+        summary: machine.summary,
       },
     ];
   });

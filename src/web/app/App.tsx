@@ -1,0 +1,39 @@
+/** Routes and what they all stand in. */
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Toaster } from 'sonner';
+import { CasePage } from '../cases/CasePage';
+import { DuePage } from '../due/DuePage';
+import { MachinePage } from '../machine/MachinePage';
+import { RecordPage } from '../machine/RecordPage';
+import { MachinesPage } from '../machines/MachinesPage';
+import { RulesPage } from '../rules/RulesPage';
+import { NotFound } from './NotFound';
+import { Shell } from './Shell';
+import { WriterProvider } from './writer';
+
+const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <BrowserRouter>
+        <WriterProvider>
+          <Routes>
+            <Route element={<Shell />}>
+              <Route index element={<Navigate to="/due" replace />} />
+              <Route path="due" element={<DuePage />} />
+              <Route path="machines" element={<MachinesPage />} />
+              <Route path="machines/:id" element={<MachinePage />} />
+              <Route path="machines/:id/record" element={<RecordPage />} />
+              <Route path="machines/:id/cases/:pack/:openedOn" element={<CasePage />} />
+              <Route path="rules" element={<RulesPage />} />
+              <Route path="*" element={<NotFound />} />
+            </Route>
+          </Routes>
+          <Toaster position="bottom-center" toastOptions={{ duration: 8000 }} />
+        </WriterProvider>
+      </BrowserRouter>
+    </QueryClientProvider>
+  );
+}

@@ -1,0 +1,48 @@
+/** The rail of places: at the left on a wide screen, at the bottom on a phone. */
+import { useState } from 'react';
+import { CalendarClock, PenLine, Scale, Snowflake } from 'lucide-react';
+import { NavLink, Outlet } from 'react-router';
+import clsx from 'clsx';
+import { WriteSheet } from '../entries/WriteSheet';
+import { LogGas } from '../gas/LogGas';
+import { Settings } from './Settings';
+import { useShortcuts } from './shortcuts';
+import { useWriter } from './writer';
+
+const PLACES = [
+  { to: '/due', words: 'Due', Icon: CalendarClock },
+  { to: '/machines', words: 'Machines', Icon: Snowflake },
+  { to: '/rules', words: 'Rules', Icon: Scale },
+];
+
+const item = 'flex min-h-14 flex-1 cursor-pointer flex-col items-center justify-center gap-1 rounded px-1 py-1.5 text-[0.85rem] lg:flex-none';
+
+export function Shell() {
+  const { person } = useWriter();
+  const [settings, setSettings] = useState(false);
+  useShortcuts();
+  return (
+    <div className="min-h-screen lg:pl-[5.6rem]">
+      <nav
+        aria-label="Places"
+        className="no-print fixed inset-x-0 bottom-0 z-30 flex gap-1 bg-rail p-1 text-rail-ink lg:inset-y-0 lg:right-auto lg:w-[5.6rem] lg:flex-col lg:p-1.5"
+      >
+        <img src="/mark.svg" alt="Green Abacus" className="mx-auto my-2 hidden size-12 lg:block" />
+        {PLACES.map(({ to, words, Icon }) => (
+          <NavLink key={to} to={to} className={({ isActive }) => clsx(item, isActive && 'bg-paper font-semibold text-ink')}>
+            <Icon aria-hidden="true" size={22} />
+            {words}
+          </NavLink>
+        ))}
+        <button type="button" className={clsx(item, 'lg:mt-auto')} onClick={() => setSettings(true)} aria-label="Who is writing, and how it looks">
+          <PenLine aria-hidden="true" size={22} />
+          <span className="max-w-full truncate">{person ? (person.name.split(' ')[0] ?? person.name) : 'Who?'}</span>
+        </button>
+      </nav>
+      <Outlet />
+      <LogGas />
+      <WriteSheet />
+      {settings && <Settings onClose={() => setSettings(false)} />}
+    </div>
+  );
+}

@@ -1,0 +1,34 @@
+/** Keys: `/` or Ctrl K searches the machines, `g` logs gas, `?` lists the keys. */
+import { useEffect } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { toast } from 'sonner';
+
+const LIST = '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · r: rules · Esc: close';
+
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+export function useShortcuts(): void {
+  const navigate = useNavigate();
+  const [, setParams] = useSearchParams();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const find = event.key.toLowerCase() === 'k' && (event.ctrlKey || event.metaKey);
+      if (!find && (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey)) return;
+      const act: Record<string, () => void> = {
+        '/': () => void navigate('/machines?find=1'),
+        g: () => setParams((params) => new URLSearchParams({ ...Object.fromEntries(params), log: 'gas' })),
+        d: () => void navigate('/due'),
+        m: () => void navigate('/machines'),
+        r: () => void navigate('/rules'),
+        '?': () => void toast(LIST),
+      };
+      const run = find ? act['/'] : act[event.key];
+      if (!run || document.querySelector('[role=dialog]')) return;
+      event.preventDefault();
+      run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [navigate, setParams]);
+}

@@ -1,0 +1,3 @@
+export function CasePage() {
+  return null;
+}

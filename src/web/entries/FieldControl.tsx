@@ -1,0 +1,99 @@
+/** One field of an entry form, by its type. */
+import type { PackId } from '../../core/logbook/fields';
+import type { Standing } from '../../core/rules/standing';
+import { Choices } from '../parts/Choices';
+import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { PACK_WORDS } from '../words/codes';
+import { nextLeakId } from './formValues';
+import type { FieldSpec } from './specs';
+
+interface Props {
+  field: FieldSpec;
+  value: unknown;
+  error: string | undefined;
+  standing: Standing;
+  packs: readonly PackId[];
+  onChange: (value: unknown) => void;
+}
+
+export function FieldControl({ field, value, error, standing, packs, onChange }: Props) {
+  const { label, hint, optional } = field;
+  const common = { label, hint, optional, error: error ?? null };
+  const text = typeof value === 'string' ? value : '';
+  const onText = (event: { target: { value: string } }) => onChange(event.target.value);
+  const leaks = [...standing.leaks.byId.values()];
+  switch (field.type) {
+    case 'check':
+      return <CheckField label={label} hint={hint} checked={value === true} onChange={(event) => onChange(event.target.checked)} />;
+    case 'choice':
+      return field.choices.length <= 4 ? (
+        <Labelled label={label} error={error}>
+          <Choices label={label} choices={field.choices} value={text} onChange={onChange} />
+        </Labelled>
+      ) : (
+        <SelectField {...common} choices={field.choices} value={text} onChange={onText} />
+      );
+    case 'many':
+      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
+    case 'leaks':
+      return leaks.length === 0 ? null : (
+        <Ticks {...common} choices={leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }))} value={value as string[]} onChange={onChange} />
+      );
+    case 'leak': {
+      const fresh = nextLeakId(standing);
+      const open = standing.leaks.open().map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }));
+      return <SelectField {...common} choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]} value={text} onChange={onText} />;
+    }
+    case 'pack':
+      return <SelectField {...common} choices={[{ value: '', words: 'every case that runs' }, ...packs.map((pack) => ({ value: pack, words: PACK_WORDS[pack] }))]} value={text} onChange={onText} />;
+    case 'date':
+      return <TextField {...common} type="date" value={text} onChange={onText} />;
+    case 'year':
+      return <TextField {...common} inputMode="numeric" value={text} onChange={onText} />;
+    case 'long':
+    case 'partsLeftOut':
+      return <TextArea {...common} value={text} onChange={onText} />;
+    case 'pressure':
+      return <TextField {...common} placeholder="150 psig" value={text} onChange={onText} />;
+    case 'mass':
+      return <TextField {...common} placeholder="12 lb 6 oz" className="text-2xl font-bold" value={text} onChange={onText} />;
+    default:
+      return <TextField {...common} value={text} onChange={onText} />;
+  }
+}
+
+function Labelled({ label, error, children }: { label: string; error: string | undefined; children: React.ReactNode }) {
+  return (
+    <div>
+      <p className="mb-1 font-semibold">{label}</p>
+      {children}
+      {error && (
+        <p className="mb-3 font-semibold text-brick" role="alert">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Ticks({ label, hint, choices, value, onChange }: { label: string; hint: string | undefined; choices: readonly { value: string; words: string }[]; value: string[]; onChange: (value: string[]) => void }) {
+  return (
+    <fieldset className="mb-4">
+      <legend className="font-semibold">{label}</legend>
+      {hint && <p className="text-soft">{hint}</p>}
+      <div className="grid gap-x-4 sm:grid-cols-2">
+        {choices.map((choice) => (
+          <label key={choice.value} className="flex min-h-11 cursor-pointer items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-green"
+              checked={value.includes(choice.value)}
+              onChange={(event) => onChange(event.target.checked ? [...value, choice.value] : value.filter((each) => each !== choice.value))}
+            />
+            {choice.words}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,99 @@
+/** What this addition means in law: rates by both methods, threshold, headroom, what would fall due. */
+import type { Day } from '../../core/quantity/day';
+import { type MassSystem, grams, massText } from '../../core/quantity/mass';
+import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { stateOf } from '../../core/rules/obligation';
+import type { Standing } from '../../core/rules/standing';
+import { rodOf } from '../../core/rules/summary';
+import { RodDrawing } from '../parts/Rod';
+import { WorkingDisclosure } from '../parts/Working';
+import { METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
+import { dayWords } from '../words/dates';
+import { percentText, rodWords } from '../words/rod';
+import { annualizingWorking, headroomWorking, rollingWorking, verdicts } from '../words/working';
+import type { GasPreview } from './gasPreview';
+
+interface Props {
+  preview: GasPreview | null;
+  present: Standing;
+  system: MassSystem;
+  today: Day;
+  added: boolean;
+}
+
+export function GasMeaning({ preview, present, system, today, added }: Props) {
+  const standing = preview?.after ?? present;
+  const rod = rodOf(standing);
+  const before = (preview?.before ?? present).headroom;
+  return (
+    <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-5 bg-card px-3 py-3">
+      <RodDrawing rod={rod} system={system} />
+      <p className="flex flex-wrap justify-between gap-x-4 font-semibold">
+        <span className={rod.limit && rod.overPercent > 0 ? 'text-brick' : ''}>{rodWords(rod, system)}</span>
+        <span className="font-normal text-soft">
+          {rod.limit && `threshold ${percentText(rod.thresholdPercent)} a year · ${METHOD_WORDS[rod.method]}`}
+        </span>
+      </p>
+      {before.known && (
+        <WorkingDisclosure label={`Before this entry: ${massText(grams(before.headroom.free), system)} free`} working={headroomWorking(before.headroom, preview?.before ?? present, system)} />
+      )}
+      {preview && added && <Rates preview={preview} system={system} />}
+      {preview && !added && <p>Recovered gas is repaid first when it goes back, so that only the rest counts as leaked.</p>}
+      {preview && <Follows preview={preview} present={present} today={today} />}
+    </section>
+  );
+}
+
+function Rates({ preview, system }: { preview: GasPreview; system: MassSystem }) {
+  const { rate, after } = preview;
+  if (preview.sense.fullChargeUnknown) {
+    return <p className="font-semibold text-ochre">The full charge is not known, so there is no rate. The entry is kept; set the full charge on the machine’s page and the rate appears.</p>;
+  }
+  if (!rate) return <p>Nothing of this counts as leaked: it repays what was taken out, or it is a first charge.</p>;
+  const both = [
+    { method: 'annualizing' as const, millionths: rate.annualizing.millionths, working: annualizingWorking(rate, after.ledger, system) },
+    { method: 'rolling' as const, millionths: rate.rolling.millionths, working: rollingWorking(rate, after.ledger, system) },
+  ];
+  return (
+    <>
+      {both.map(({ method, millionths, working }) => (
+        <WorkingDisclosure
+          key={method}
+          label={`${millionths === null ? 'Unknown' : percentText(millionths / PERCENT_SCALE)} a year, ${METHOD_WORDS[method]}${method === rate.method ? ' (the method of this site)' : ''}`}
+          working={working}
+        />
+      ))}
+      {verdicts(rate).map(({ pack, threshold, exceeds, source }) => (
+        <p key={pack} className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}>
+          {exceeds === null
+            ? `? ${pack}: cannot be judged against ${String(threshold)} %`
+            : exceeds
+              ? `◆ Exceeds ${String(threshold)} % (${pack})`
+              : `○ Stays within ${String(threshold)} % (${pack})`}
+          <span className="font-normal text-soft"> · {source}</span>
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** Duties that would be there with this entry and are not without it. */
+function Follows({ preview, present, today }: { preview: GasPreview; present: Standing; today: Day }) {
+  const known = new Set(present.obligations.map((each) => `${each.pack.id} ${each.kind} ${String(each.due)}`));
+  const fresh = preview.today.obligations.filter(
+    (each) => !known.has(`${each.pack.id} ${each.kind} ${String(each.due)}`) && ['overdue', 'dueSoon', 'upcoming'].includes(stateOf(each, today)),
+  );
+  if (fresh.length === 0) return null;
+  return (
+    <div className="mt-2">
+      <p className="font-semibold">What would follow</p>
+      <ul>
+        {fresh.map((each) => (
+          <li key={`${each.pack.id}${each.kind}${String(each.due)}`}>
+            {OBLIGATION_WORDS[each.kind]} by {dayWords(each.due)}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

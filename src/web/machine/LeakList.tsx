@@ -1,0 +1,34 @@
+/** Leaks of the machine with their state and place; the last of all time. */
+import { Section } from '../parts/Page';
+import { dayWords } from '../words/dates';
+import type { MachineView } from './machineView';
+
+const SHOWN = 8;
+
+export function LeakList({ view: { standing } }: { view: MachineView }) {
+  const leaks = [...standing.leaks.byId.values()].toReversed();
+  const places = new Map<string, string>();
+  for (const { entry } of standing.history.entries) {
+    if (entry.kind === 'leakFound') places.set(entry.leakId, [entry.component, entry.location].filter(Boolean).join(', '));
+  }
+  return (
+    <Section title="Leaks">
+      {leaks.length === 0 && <p className="text-soft">None was ever found here.</p>}
+      <ul>
+        {leaks.slice(0, SHOWN).map((leak) => (
+          <li key={leak.id} className="rule-b py-1.5">
+            <span className="font-semibold">
+              {leak.id} · {leak.state}
+            </span>
+            {leak.verifiedOn !== null && ` ${dayWords(leak.verifiedOn)}`}
+            <span className="block text-soft">
+              {places.get(leak.id) || 'place not noted'}, open since {dayWords(leak.openedOn)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {leaks.length > SHOWN && <p className="pt-1 text-soft">{`And ${String(leaks.length - SHOWN)} older ones, in the logbook.`}</p>}
+    </Section>
+  );
+}
+

@@ -1,0 +1,100 @@
+/** The logbook of a machine: every entry and every version of it, newest first, with correct and void. */
+import { useState } from 'react';
+import type { Entry } from '../../core/logbook/entry';
+import { byOrder, deadIds } from '../../core/logbook/order';
+import { acceptedReasons } from '../../core/logbook/sense';
+import { dayOf } from '../../core/quantity/day';
+import { useWriter } from '../app/writer';
+import { FORM_KINDS } from '../entries/specs';
+import { useWriteSheet } from '../entries/useWriteSheet';
+import { useLogSheet } from '../gas/LogGas';
+import { Button } from '../parts/Button';
+import { Section } from '../parts/Page';
+import { ENTRY_WORDS } from '../words/codes';
+import { dateWords } from '../words/dates';
+import { entryWords } from '../words/entry';
+import type { MachineView } from './machineView';
+import { VoidSheet } from './VoidSheet';
+
+const SHOWN = 25;
+
+export function Logbook({ view }: { view: MachineView }) {
+  const { machine } = view;
+  const [voiding, setVoiding] = useState<Entry | null>(null);
+  const [all, setAll] = useState(false);
+  const dead = deadIds(machine.entries);
+  const entries = machine.entries
+    .filter((entry) => entry.kind !== 'void' && entry.applianceId === machine.appliance.id)
+    .map((entry) => ({ entry, day: dayOf(entry.on) }))
+    .sort((a, b) => byOrder(b, a))
+    .map(({ entry }) => entry);
+  const shown = all ? entries : entries.slice(0, SHOWN);
+  return (
+    <Section title="Logbook" id="logbook" aside={<span className="text-soft">{entries.length} entries, nothing is ever erased</span>}>
+      {entries.length === 0 && <p className="text-soft">Nothing is written yet. Set the full charge first; then log gas as it goes in.</p>}
+      <ol>
+        {shown.map((entry) => (
+          <LogbookEntry key={entry.id} entry={entry} dead={dead.has(entry.id)} view={view} onVoid={() => setVoiding(entry)} />
+        ))}
+      </ol>
+      {shown.length < entries.length && (
+        <Button weight="quiet" onClick={() => setAll(true)}>
+          Show all {entries.length}
+        </Button>
+      )}
+      {voiding && <VoidSheet entry={voiding} view={view} onClose={() => setVoiding(null)} />}
+    </Section>
+  );
+}
+
+function LogbookEntry({ entry, dead, view, onVoid }: { entry: Entry; dead: boolean; view: MachineView; onVoid: () => void }) {
+  const { machine, system } = view;
+  const { people } = useWriter();
+  const write = useWriteSheet();
+  const gas = useLogSheet();
+  const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
+  const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
+  const isGas = entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
+  const formKind = FORM_KINDS.find((kind) => kind === entry.kind);
+  const correct = () => {
+    if (isGas) gas.openFor({ machine: machine.appliance.id, supersedes: entry.id });
+    else if (formKind) write.open({ kind: formKind, machineId: machine.appliance.id, corrects: entry.id });
+  };
+  return (
+    <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
+      <div className="text-soft">{dateWords(entry.on)}</div>
+      <div className="min-w-0">
+        <p className={dead ? 'text-soft line-through' : ''}>
+          <span className="font-semibold">{ENTRY_WORDS[entry.kind]}</span> {entryWords(entry, system)}
+        </p>
+        {entry.note && <p className="text-soft">“{entry.note}”</p>}
+        {Object.values(acceptedReasons(entry)).map((reason) => (
+          <p key={reason} className="text-soft">
+            Looked odd; reason given: {reason}
+          </p>
+        ))}
+        <p className="text-[0.93rem] text-soft">
+          {name(entry.by)}
+          {entry.supersedes && ` · corrects an earlier entry: ${entry.correctionReason ?? ''}`}
+        </p>
+        {replaced && (
+          <p className="text-[0.93rem] font-semibold text-ochre">
+            {replaced.kind === 'void' ? 'Voided' : 'Corrected'} by {name(replaced.by)}: {replaced.correctionReason}
+          </p>
+        )}
+      </div>
+      {!dead && (
+        <div className="no-print flex gap-1">
+          {(isGas || formKind) && (
+            <Button weight="quiet" className="px-2" onClick={correct}>
+              Correct
+            </Button>
+          )}
+          <Button weight="quiet" className="px-2" onClick={onVoid}>
+            Void
+          </Button>
+        </div>
+      )}
+    </li>
+  );
+}

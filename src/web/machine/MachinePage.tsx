@@ -1,0 +1,93 @@
+/** A machine's page: its logbook. What it may take today, what is due, what happened, and every version of it. */
+import { Suspense, lazy } from 'react';
+import { useParams } from 'react-router';
+import { grams, massText } from '../../core/quantity/mass';
+import { summaryOf } from '../../core/rules/summary';
+import { useLogSheet } from '../gas/LogGas';
+import { Button, ButtonLink } from '../parts/Button';
+import { Loaded, Page, Section } from '../parts/Page';
+import { MachineMark } from '../parts/StateMark';
+import { FULL_CHARGE_WORDS, KIND_WORDS, NOTE_WORDS } from '../words/codes';
+import { dayWords } from '../words/dates';
+import { CaseList } from './CaseList';
+import { Duties } from './Duties';
+import { Figures } from './Figures';
+import { LeakList } from './LeakList';
+import { Logbook } from './Logbook';
+import { type MachineView, useMachineView } from './machineView';
+import { WhatIf } from './WhatIf';
+import { WriteMenu } from './WriteMenu';
+
+const Timeline = lazy(() => import('./Timeline'));
+
+export function MachinePage() {
+  const { id = '' } = useParams();
+  const { query, view } = useMachineView(id);
+  if (!view) {
+    return (
+      <Page title="Machine">
+        <Loaded query={query}>{() => null}</Loaded>
+      </Page>
+    );
+  }
+  return <Shown view={view} />;
+}
+
+function Shown({ view }: { view: MachineView }) {
+  const { machine, standing, system } = view;
+  const sheet = useLogSheet();
+  const { appliance, site, spaces } = machine;
+  const served = spaces.filter((space) => appliance.serves?.includes(space.id)).map((space) => space.name);
+  const charge = standing.history.fullCharges.at(-1);
+  return (
+    <Page
+      title={appliance.name}
+      subtitle={
+        <>
+          <p>
+            {site.name} · {KIND_WORDS[appliance.kind]}
+            {appliance.assembly && `, circuit of ${appliance.assembly}`}
+            {served.length > 0 && ` · serves ${served.join(', ')}`}
+          </p>
+          <p>
+            {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass} · full charge{' '}
+            {charge ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}` : 'not known'}
+          </p>
+          <MachineMark state={summaryOf(standing).state} />
+        </>
+      }
+      actions={
+        <>
+          <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
+          <WriteMenu machineId={appliance.id} />
+          <Button weight="main" onClick={() => sheet.openFor({ machine: appliance.id })}>
+            Log gas
+          </Button>
+        </>
+      }
+    >
+      <Figures view={view} />
+      {standing.notes.length > 0 && (
+        <ul className="mb-6 border-l-4 border-ochre pl-3">
+          {standing.notes.map((note) => (
+            <li key={note}>{NOTE_WORDS[note]}</li>
+          ))}
+        </ul>
+      )}
+      <div className="grid gap-x-10 lg:grid-cols-2">
+        <Duties view={view} />
+        <div>
+          <CaseList view={view} />
+          <LeakList view={view} />
+        </div>
+      </div>
+      <Section title="Timeline">
+        <Suspense fallback={<div className="h-72 text-soft">Drawing…</div>}>
+          <Timeline view={view} />
+        </Suspense>
+      </Section>
+      <WhatIf view={view} />
+      <Logbook view={view} />
+    </Page>
+  );
+}

@@ -1,0 +1,165 @@
+/** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { v7 as uuidv7 } from 'uuid';
+import type { Entry } from '../../core/logbook/entry';
+import { CATEGORIES, type Category, DETECTIONS, type Detection } from '../../core/logbook/fields';
+import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
+import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/logbook/tables';
+import { dayText } from '../../core/quantity/day';
+import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
+import { useWriter } from '../app/writer';
+import { useAddMachine, useSites, useToday } from '../data/queries';
+import { massOf } from '../gas/gasDraft';
+import { WriterField } from '../gas/WriterField';
+import { ApiError } from '../parts/ApiError';
+import { Button } from '../parts/Button';
+import { CheckField, SelectField, TextField } from '../parts/Field';
+import { Sheet } from '../parts/Sheet';
+import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../words/codes';
+
+interface MachineForm {
+  siteId: string;
+  name: string;
+  kind: ApplianceKind;
+  category: Category;
+  refrigerant: string;
+  installedOn: string;
+  hermetic: boolean;
+  automaticDetection: Detection;
+  assembly: string;
+  spaces: string;
+  charge: string;
+  chargeMethod: 'maker' | 'calculated' | 'weighed';
+}
+
+const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) => values.map((value) => ({ value, words: words[value] }));
+
+export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () => void; initialSite: string; onAddSite: () => void }) {
+  const sites = useSites().data ?? [];
+  const { person } = useWriter();
+  const add = useAddMachine();
+  const navigate = useNavigate();
+  const { register, handleSubmit, formState, watch, setError } = useForm<MachineForm>({
+    defaultValues: {
+      siteId: initialSite || (sites[0]?.id ?? ''),
+      name: '',
+      kind: 'walkIn',
+      category: 'commercialRefrigeration',
+      refrigerant: '',
+      installedOn: '',
+      hermetic: false,
+      automaticDetection: 'none',
+      assembly: '',
+      spaces: '',
+      charge: '',
+      chargeMethod: 'maker',
+    },
+  });
+  const { errors } = formState;
+  // eslint-disable-next-line react-hooks/incompatible-library -- one field is watched for its unit, nothing is memoized on it
+  const site = sites.find((each) => each.id === watch('siteId'));
+  const today = useToday(site?.timezone);
+  const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
+
+  const save = handleSubmit((form) => {
+    if (!person || today === null) {
+      setError('root', { message: 'Choose who is writing.' });
+      return;
+    }
+    const id = uuidv7();
+    const spaces = form.spaces
+      .split(',')
+      .map((name) => name.trim())
+      .filter(Boolean)
+      .map((name) => ({ id: uuidv7(), siteId: form.siteId, name }));
+    const appliance: Appliance = {
+      id,
+      siteId: form.siteId,
+      name: form.name.trim(),
+      kind: form.kind,
+      category: form.category,
+      refrigerant: form.refrigerant,
+      installedOn: form.installedOn || null,
+      hermetic: form.hermetic,
+      automaticDetection: form.automaticDetection,
+      serves: spaces.map((space) => space.id),
+      assembly: form.assembly.trim() || null,
+    };
+    const read = massOf(form.charge, unit);
+    const entries: Entry[] =
+      'mass' in read
+        ? [{ id: uuidv7(), kind: 'fullChargeSet', on: form.installedOn || dayText(today), by: person.id, applianceId: id, method: form.chargeMethod, mass: read.mass }]
+        : [];
+    add.mutate({ appliance, spaces, entries }, { onSuccess: () => void navigate(`/machines/${id}`) });
+  });
+
+  if (sites.length === 0) {
+    return (
+      <Sheet title="Add a machine" onClose={onClose}>
+        <p className="mb-4">A machine stands at a site. Add the site first.</p>
+        <Button weight="main" onClick={onAddSite}>
+          Add a site
+        </Button>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet
+      title="Add a machine"
+      subtitle="One refrigerant circuit"
+      onClose={onClose}
+      footer={
+        <>
+          <ApiError error={add.error} />
+          <Button weight="main" className="w-full" disabled={add.isPending} onClick={() => void save()}>
+            Save the machine
+          </Button>
+        </>
+      }
+    >
+      <form onSubmit={(event) => void save(event)}>
+        <TextField label="Name" autoFocus hint="As on its tag, so that the roof and the door agree." {...register('name', { validate: (value) => value.trim() !== '' || 'Give the machine a name.' })} error={errors.name?.message ?? null} />
+        <SelectField label="Site" choices={sites.map((each) => ({ value: each.id, words: each.name }))} {...register('siteId')} />
+        <div className="grid gap-x-4 sm:grid-cols-2">
+          <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />
+          <SelectField label="Category" hint="Decides the threshold." choices={choices(CATEGORIES, CATEGORY_WORDS)} {...register('category')} />
+          <SelectField
+            label="Refrigerant"
+            choices={[{ value: '', words: 'Choose' }, ...REFRIGERANT_NAMES.map((value) => ({ value, words: value }))]}
+            {...register('refrigerant', { validate: (value) => value !== '' || 'Choose the refrigerant in it now.' })}
+            error={errors.refrigerant?.message ?? null}
+          />
+          <TextField
+            label="Installed on"
+            optional
+            type="date"
+            {...register('installedOn', { validate: (value) => value === '' || today === null || value <= dayText(today) || 'That day has not come yet.' })}
+            error={errors.installedOn?.message ?? null}
+          />
+          <TextField
+            label="Full charge"
+            optional
+            placeholder={unit === 'kg' ? '31 kg' : '19 lb'}
+            hint={`A bare number is in ${unit}. Leave it empty if nobody knows; the leak rate stays unknown until it is set.`}
+            {...register('charge', {
+              validate: (value) => {
+                if (value.trim() === '') return true;
+                const read = massOf(value, unit);
+                return 'error' in read ? read.error : read.mass.value > 0 || 'A full charge is more than nothing.';
+              },
+            })}
+            error={errors.charge?.message ?? null}
+          />
+          <SelectField label="How it is known" choices={choices(['maker', 'calculated', 'weighed'] as const, FULL_CHARGE_WORDS)} {...register('chargeMethod')} />
+        </div>
+        <TextField label="Cooled spaces it serves" optional hint="Names with commas between, such as: rose room, bulb room." {...register('spaces')} />
+        <TextField label="Belongs to" optional hint="The machine whose circuits these are; each circuit is one machine in law." {...register('assembly')} />
+        <SelectField label="Automatic leak detection" choices={choices(DETECTIONS, DETECTION_WORDS)} {...register('automaticDetection')} />
+        <CheckField label="Hermetically sealed and labelled" {...register('hermetic')} />
+        <WriterField error={errors.root?.message} />
+        <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
+      </form>
+    </Sheet>
+  );
+}

@@ -1,0 +1,20 @@
+/** One of a few, each a big button. */
+import { RadioGroup } from 'radix-ui';
+import type { Choice } from './Field';
+
+export function Choices({ label, choices, value, onChange }: { label: string; choices: readonly Choice[]; value: string; onChange: (value: string) => void }) {
+  return (
+    <RadioGroup.Root value={value} onValueChange={onChange} aria-label={label} className="mb-4 flex flex-wrap gap-2">
+      {choices.map((choice) => (
+        <RadioGroup.Item
+          key={choice.value}
+          value={choice.value}
+          className="min-h-11 cursor-pointer rounded border border-soft bg-card px-3 py-2 text-left data-[state=checked]:border-2 data-[state=checked]:border-green data-[state=checked]:font-semibold data-[state=checked]:text-green"
+        >
+          <span aria-hidden="true">{choice.value === value ? '● ' : '○ '}</span>
+          {choice.words}
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}

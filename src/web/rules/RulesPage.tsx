@@ -1,0 +1,3 @@
+export function RulesPage() {
+  return null;
+}
