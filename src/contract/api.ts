@@ -25,10 +25,10 @@ export const clockAnswer = z.object({ fixedToday: calendarDate.nullable(), nowMs
 export const newEntry = entrySchema;
 export const newEntries = z.array(entrySchema).min(1);
 
-export const newSite = siteRow.extend({ name: filledText, packs: z.array(z.enum(PACK_IDS)) });
+export const newSite = siteRow.safeExtend({ name: filledText, packs: z.array(z.enum(PACK_IDS)) });
 /** A machine with the full charge that is known of it, if any, as one step. */
 export const newMachine = z.object({
-  appliance: applianceRow.extend({ name: filledText }),
+  appliance: applianceRow.safeExtend({ name: filledText }),
   spaces: z.array(spaceRow).default([]),
   entries: z.array(entrySchema).default([]),
 });

@@ -294,7 +294,7 @@ export function writeOrchard(story: StoryWriter): void {
     },
     'lb',
   );
-  container.added(-300, 'ike', 1.5);
+  container.inspected(-320, 'ike').added(-300, 'ike', 1.5);
   container.log('refrigerantAdded', -190, 'tobiah', { mass: null, massUnknown: 'no scale on the trailer', reason: 'topOff' });
   container.log('fullChargeSet', -150, 'ike', {
     method: 'range',

@@ -25,14 +25,12 @@ export function DuePage() {
   return (
     <Page
       title="Due"
-      subtitle={today !== null && `${weekdayWords(today)} ${dayWords(today).slice(-4)}${clock?.fixedToday ? ' · the demo holds this day still' : ''}`}
-      actions={
-        <>
-          <ButtonLink to="/machines?find=1">Find</ButtonLink>
-          <Button weight="main" onClick={() => sheet.openFor({})}>
-            Log gas
-          </Button>
-        </>
+      subtitle={today !== null && `${weekdayWords(today, today)} ${dayWords(today).slice(-4)}${clock?.fixedToday ? ' · the demo holds this day still' : ''}`}
+      actions={<ButtonLink to="/machines?find=1">Find</ButtonLink>}
+      main={
+        <Button weight="main" onClick={() => sheet.openFor({})}>
+          Log gas
+        </Button>
       }
     >
       <Loaded query={due}>{({ rows, certificates }) => <Board rows={rows} certificates={certificates} />}</Loaded>

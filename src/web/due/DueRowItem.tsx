@@ -25,7 +25,7 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
     <li className="rule-b grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1 py-3 md:grid-cols-[8rem_minmax(0,1fr)_11rem_8.2rem]">
       <div className="col-span-2 md:col-span-1">
         <DutyMark state={row.state} words={untilWords(due, today)} />
-        <div className="ml-6 inline text-soft md:block">{weekdayWords(due)}</div>
+        <div className="ml-6 inline text-soft md:block">{weekdayWords(due, today)}</div>
       </div>
       <div className="col-span-2 min-w-0 md:col-span-1">
         <p className="font-semibold">{OBLIGATION_WORDS[kind]}</p>

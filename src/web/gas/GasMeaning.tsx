@@ -27,7 +27,7 @@ export function GasMeaning({ preview, present, system, today, added }: Props) {
   const before = (preview?.before ?? present).headroom;
   return (
     <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-5 bg-card px-3 py-3">
-      <RodDrawing rod={rod} system={system} />
+      <RodDrawing size="full" rod={rod} system={system} />
       <p className="flex flex-wrap justify-between gap-x-4 font-semibold">
         <span className={rod.limit && rod.overPercent > 0 ? 'text-brick' : ''}>{rodWords(rod, system)}</span>
         <span className="font-normal text-soft">

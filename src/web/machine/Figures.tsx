@@ -22,7 +22,7 @@ export function Figures({ view }: { view: MachineView }) {
   return (
     <section aria-label="Figures" className="rule-t rule-b mb-6 grid gap-x-10 gap-y-4 py-4 lg:grid-cols-[1.2fr_1fr]">
       <div>
-        <RodDrawing rod={rod} system={system} />
+        <RodDrawing size="full" rod={rod} system={system} />
         <p className="text-3xl font-bold">{rodWords(rod, system)}</p>
         <p className="text-soft">{rodSentence(rod, system)}</p>
         {standing.headroom.known && <WorkingDisclosure label="How the headroom comes about" working={headroomWorking(standing.headroom.headroom, standing, system)} />}

@@ -60,10 +60,12 @@ function Shown({ view }: { view: MachineView }) {
         <>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
           <WriteMenu machineId={appliance.id} />
-          <Button weight="main" onClick={() => sheet.openFor({ machine: appliance.id })}>
-            Log gas
-          </Button>
         </>
+      }
+      main={
+        <Button weight="main" onClick={() => sheet.openFor({ machine: appliance.id })}>
+          Log gas
+        </Button>
       }
     >
       <Figures view={view} />

@@ -16,6 +16,12 @@ interface Point {
   unknown: boolean;
 }
 
+/** Four round steps up from zero; below it there is no rate. */
+function rateTicks(top: number): number[] {
+  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000].find((each) => top / each <= 4) ?? top / 4;
+  return Array.from({ length: Math.floor(top / step) + 1 }, (_, index) => index * step);
+}
+
 const PER: Record<MachineView['system'], number> = { pounds: 453.59237, kilograms: 1000 };
 const MARGIN_DAYS = 20;
 
@@ -55,24 +61,27 @@ export default function Timeline({ view }: { view: MachineView }) {
   const unit = system === 'kilograms' ? 'kg' : 'lb';
   const threshold = strictestPack(standing.force, today)?.percent ?? null;
   const rates = points.flatMap((point) => (point.rate === null ? [] : [point.rate]));
-  const top = Math.max(threshold ?? 0, ...rates) * 1.15;
+  const top = Math.max(threshold ?? 0, 1, ...rates) * 1.15;
+  // Both scales share their zero, so that a rate and a weight never seem to contradict each other.
+  const most = Math.max(1, ...points.map((point) => point.added ?? 0)) * 1.1;
+  const least = Math.min(0, ...points.map((point) => point.recovered ?? 0)) * 1.1;
   const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--ink)', fontSize: 13 } };
   return (
     <>
       <div className="h-72" role="img" aria-label="Gas in and out and the leak rate over time; the table below says the same">
         <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart data={points} margin={{ top: 8, right: 4, bottom: 4, left: 4 }}>
+          <ComposedChart data={points} stackOffset="sign" margin={{ top: 8, right: 4, bottom: 4, left: 4 }}>
             <CartesianGrid stroke="var(--line)" vertical={false} />
             {standing.cases.map((each) => (
               <ReferenceArea key={`${each.case.pack.id}${String(each.case.openedOn)}`} x1={each.case.openedOn} x2={each.case.closedOn ?? to} yAxisId="rate" fill="var(--brick)" fillOpacity={0.1} />
             ))}
             <XAxis dataKey="day" type="number" domain={[from, to]} ticks={yearTicks(from, to)} tickFormatter={(day: Day) => String(civil(day).year)} {...axis} />
-            <YAxis yAxisId="gas" width={52} unit={` ${unit}`} {...axis} />
-            <YAxis yAxisId="rate" orientation="right" width={48} unit=" %" domain={[0, top]} tickFormatter={(value: number) => String(Math.round(value))} {...axis} />
+            <YAxis yAxisId="gas" width={62} unit={`\u00a0${unit}`} domain={[least, most]} tickFormatter={(value: number) => String(Number(value.toPrecision(2)))} {...axis} />
+            <YAxis yAxisId="rate" orientation="right" width={48} unit=" %" domain={[(top * least) / most, top]} ticks={rateTicks(top)} {...axis} />
             {threshold !== null && <ReferenceLine yAxisId="rate" y={threshold} stroke="var(--brick)" strokeDasharray="6 4" label={{ value: `threshold ${String(threshold)} %`, fill: 'var(--brick)', position: 'insideTopLeft', fontSize: 13 }} />}
             <ReferenceLine yAxisId="gas" y={0} stroke="var(--soft)" />
-            <Bar yAxisId="gas" dataKey="added" name={`added, ${unit}`} fill="var(--green)" barSize={5} isAnimationActive={false} />
-            <Bar yAxisId="gas" dataKey="recovered" name={`recovered, ${unit}`} fill="var(--ochre)" barSize={5} isAnimationActive={false} />
+            <Bar yAxisId="gas" dataKey="added" name={`added, ${unit}`} fill="var(--green)" stackId="gas" barSize={7} isAnimationActive={false} />
+            <Bar yAxisId="gas" dataKey="recovered" name={`recovered, ${unit}`} fill="var(--ochre)" stackId="gas" barSize={7} isAnimationActive={false} />
             <Scatter yAxisId="rate" dataKey="rate" name="leak rate, % a year" fill="var(--ink)" shape="diamond" isAnimationActive={false} />
             <Tooltip
               labelFormatter={(day) => dayWords(Number(day) as Day)}

@@ -67,7 +67,7 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
   return (
     <div className="rule-t rule-b grid gap-x-10 gap-y-3 bg-card px-3 py-3 lg:grid-cols-2" aria-live="polite">
       <div>
-        <RodDrawing rod={rodOf(thatDay)} system={system} />
+        <RodDrawing size="full" rod={rodOf(thatDay)} system={system} />
         <p className="text-xl font-bold">{stateWords} after it</p>
         {rate ? (
           <>

@@ -40,13 +40,11 @@ export function MachinesPage() {
   return (
     <Page
       title="Machines"
-      actions={
-        <>
-          <Button onClick={() => setAdding('site')}>Add a site</Button>
-          <Button weight="main" onClick={() => setAdding('machine')}>
-            Add a machine
-          </Button>
-        </>
+      actions={<Button onClick={() => setAdding('site')}>Add a site</Button>}
+      main={
+        <Button weight="main" onClick={() => setAdding('machine')}>
+          Add a machine
+        </Button>
       }
     >
       <div className="mb-3 grid gap-2 sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_13rem_10rem_9rem]">

@@ -3,15 +3,27 @@ import type { ReactNode } from 'react';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Button } from './Button';
 
-export function Page({ title, subtitle, actions, children }: { title: ReactNode; subtitle?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+interface PageProps {
+  title: ReactNode;
+  subtitle?: ReactNode;
+  actions?: ReactNode;
+  /** the one main action: in the heading on a desk, at the thumb on a phone */
+  main?: ReactNode;
+  children: ReactNode;
+}
+
+export function Page({ title, subtitle, actions, main, children }: PageProps) {
   return (
-    <main className="mx-auto w-full max-w-[75rem] px-4 pb-28 pt-5 sm:px-7 lg:pb-10">
+    <main className="mx-auto w-full max-w-[75rem] px-4 pb-40 pt-5 sm:px-7 lg:pb-10">
       <header className="mb-4 flex flex-wrap items-start gap-x-4 gap-y-3">
         <div className="min-w-0 flex-1 basis-64">
           <h1 className="break-words">{title}</h1>
           {subtitle && <div className="text-soft">{subtitle}</div>}
         </div>
-        {actions && <div className="no-print flex flex-wrap gap-2">{actions}</div>}
+        <div className="no-print flex flex-wrap gap-2">
+          {actions}
+          {main && <div className="fixed bottom-[4.75rem] right-4 z-20 lg:static">{main}</div>}
+        </div>
       </header>
       {children}
     </main>

@@ -15,8 +15,11 @@ export const dateWords = (text: string): string => dayWords(dayOf(text));
 /** `23 Nov`, for days of the year around today */
 export const shortDay = (day: Day): string => dayWords(day).replace(/ \d{4}$/, '');
 
-/** `Mon 23 Nov` */
-export const weekdayWords = (day: Day): string => `${WEEKDAYS[((day % 7) + 7) % 7] ?? ''} ${shortDay(day)}`;
+/** `Mon 23 Nov`, with the year where it is another than today's */
+export function weekdayWords(day: Day, today: Day): string {
+  const words = civil(day).year === civil(today).year ? shortDay(day) : dayWords(day);
+  return `${WEEKDAYS[((day % 7) + 7) % 7] ?? ''} ${words}`;
+}
 
 const count = (number: number, unit: string): string => `${String(number)} ${unit}${number === 1 ? '' : 's'}`;
 

@@ -24,6 +24,6 @@ export function rodSentence(rod: Rod, system: MassSystem): string {
   if (!rod.limit) return `Rod without a stop: ${NO_ROD[rod.why]}.`;
   const rule = `${percentText(rod.thresholdPercent)} a year, ${PACK_WORDS[rod.pack]}, ${METHOD_WORDS[rod.method]}`;
   const allowance = massText(rod.allowanceGrams, system);
-  if (rod.overPercent > 0) return `Exceeded by ${percentText(rod.overPercent)} above the threshold of ${rule}.`;
-  return `${massText(rod.freeGrams, system)} of ${allowance} may be added without exceeding ${rule}.`;
+  const free = `${massText(rod.freeGrams, system)} of ${allowance} may be added without exceeding ${rule}.`;
+  return rod.overPercent > 0 ? `Exceeded by ${percentText(rod.overPercent)}, and not verified since. Today ${free}` : free;
 }
