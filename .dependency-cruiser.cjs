@@ -14,7 +14,12 @@ const coreRules = Object.entries(below).map(([room, allowed]) => ({
 module.exports = {
   forbidden: [
     ...coreRules,
-    { name: 'core-stands-alone', severity: 'error', from: { path: '^src/core/' }, to: { path: '^src/(?!core/)' } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core/' },
+      to: { path: '^src/(?!core/)' },
+    },
     {
       name: 'core-has-no-interface-or-database',
       severity: 'error',
@@ -33,9 +38,19 @@ module.exports = {
       from: { path: '^src/web/' },
       to: { path: '^src/(server|demo|cli)/' },
     },
-    { name: 'server-never-imports-web', severity: 'error', from: { path: '^src/server/' }, to: { path: '^src/(web|demo|cli)/' } },
+    {
+      name: 'server-never-imports-web',
+      severity: 'error',
+      from: { path: '^src/server/' },
+      to: { path: '^src/(web|demo|cli)/' },
+    },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'no-test-imports', severity: 'error', from: { pathNot: '\\.test\\.tsx?$|^e2e/|^bench/' }, to: { path: '\\.test\\.tsx?$' } },
+    {
+      name: 'no-test-imports',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.tsx?$|^e2e/|^bench/' },
+      to: { path: '\\.test\\.tsx?$' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

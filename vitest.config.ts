@@ -3,5 +3,9 @@ import react from '@vitejs/plugin-react';
 
 export default defineConfig({
   plugins: [react()],
-  test: { include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'], testTimeout: 30_000, env: { TZ: 'UTC' } },
+  test: {
+    include: ['src/**/*.test.{ts,tsx}', 'bench/**/*.test.ts'],
+    testTimeout: 30_000,
+    env: { TZ: 'UTC' },
+  },
 });

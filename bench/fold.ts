@@ -22,7 +22,9 @@ export async function benchFold(): Promise<Comparison[]> {
   const entries = JSON.parse(text) as Entry[];
   const asOf = dayOf('2026-11-23');
   const machines = 500;
-  const fleetTexts = Array.from({ length: machines }, (_, index) => JSON.stringify(randomEntries(100, index + 2)));
+  const fleetTexts = Array.from({ length: machines }, (_, index) =>
+    JSON.stringify(randomEntries(100, index + 2)),
+  );
   const fleet = fleetTexts.map((each) => JSON.parse(each) as Entry[]);
   return [
     await compare('fold of 1,000 entries of one machine', 'JSON.parse of them', {

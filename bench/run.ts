@@ -4,7 +4,9 @@ import { benchFold } from './fold';
 import type { Comparison } from './measure';
 
 const rows: Comparison[] = [...(await benchFold())];
-console.log(`Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`);
+console.log(
+  `Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`,
+);
 for (const row of rows) {
   console.log(`${row.subject}: ${row.subjectMs.toFixed(3)} ms (${row.rate})`);
   console.log(`  ${row.baseline}: ${row.baselineMs.toFixed(3)} ms; ratio ${row.ratio.toFixed(2)}\n`);

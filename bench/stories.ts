@@ -37,11 +37,19 @@ export function randomEntries(count: number, seed: number): Entry[] {
     const roll = random();
     if (roll < 0.35) {
       const value = Math.round(random() * 300) / 10;
-      push(on, { kind: 'refrigerantAdded', mass: { value, unit: 'lb' }, reason: 'topOff', leakId: random() < 0.5 ? leakId : null });
-    } else if (roll < 0.45) push(on, { kind: 'refrigerantRecovered', mass: { value: 4, unit: 'lb' }, reason: 'repair' });
+      push(on, {
+        kind: 'refrigerantAdded',
+        mass: { value, unit: 'lb' },
+        reason: 'topOff',
+        leakId: random() < 0.5 ? leakId : null,
+      });
+    } else if (roll < 0.45)
+      push(on, { kind: 'refrigerantRecovered', mass: { value: 4, unit: 'lb' }, reason: 'repair' });
     else if (roll < 0.55) push(on, { kind: 'leakFound', leakId, component: 'valve nut', location: 'roof' });
-    else if (roll < 0.65) push(on, { kind: 'leakRepaired', leakId, how: 'nut renewed', evacuated: random() < 0.3 });
-    else if (roll < 0.75) push(on, { kind: 'verificationTest', stage: 'initial', result: random() < 0.8 ? 'pass' : 'fail' });
+    else if (roll < 0.65)
+      push(on, { kind: 'leakRepaired', leakId, how: 'nut renewed', evacuated: random() < 0.3 });
+    else if (roll < 0.75)
+      push(on, { kind: 'verificationTest', stage: 'initial', result: random() < 0.8 ? 'pass' : 'fail' });
     else if (roll < 0.85) push(on, { kind: 'verificationTest', stage: 'followUp', result: 'pass' });
     else if (roll < 0.95) push(on, { kind: 'leakInspection', methods: ['electronic'] });
     else push(on, { kind: 'readings', suction: '22 psig' });

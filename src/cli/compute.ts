@@ -13,20 +13,31 @@ import { logbookStandings } from '../core/rules/standingDocument';
 const EXIT_BAD_INPUT = 2;
 const USAGE = 'usage: compute -- FILE … | @LIST --as-of YYYY-MM-DD';
 
-function documentOf(path: string, asOf: Day): { document: ReturnType<typeof logbookStandings> } | { errors: string[] } {
+function documentOf(
+  path: string,
+  asOf: Day,
+): { document: ReturnType<typeof logbookStandings> } | { errors: string[] } {
   let json: unknown;
   try {
     json = JSON.parse(readFileSync(path, 'utf8'));
   } catch (error) {
-    return { errors: [`$: cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`] };
+    return {
+      errors: [`$: cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}`],
+    };
   }
   const read = readLogbook(json);
-  return read.ok ? { document: logbookStandings(read.value, asOf) } : { errors: read.refusal.map(problemText) };
+  return read.ok
+    ? { document: logbookStandings(read.value, asOf) }
+    : { errors: read.refusal.map(problemText) };
 }
 
 function pathsOf(names: readonly string[]): string[] {
   return names.flatMap((name) =>
-    name.startsWith('@') ? readFileSync(name.slice(1), 'utf8').split(/\r?\n/).filter((line) => line.trim() !== '') : [name],
+    name.startsWith('@')
+      ? readFileSync(name.slice(1), 'utf8')
+          .split(/\r?\n/)
+          .filter((line) => line.trim() !== '')
+      : [name],
   );
 }
 
@@ -37,7 +48,10 @@ function usageError(message: string): never {
 
 function argumentsOf(): { names: string[]; asOf: Day } {
   try {
-    const { values, positionals } = parseArgs({ options: { 'as-of': { type: 'string' } }, allowPositionals: true });
+    const { values, positionals } = parseArgs({
+      options: { 'as-of': { type: 'string' } },
+      allowPositionals: true,
+    });
     const asOf = parseDay(values['as-of'] ?? '');
     if (asOf === null) usageError('--as-of needs a date that exists, written YYYY-MM-DD.');
     if (positionals.length === 0) usageError('Name a logbook file.');
@@ -60,7 +74,9 @@ function main(): void {
     const outcome = documentOf(path, asOf);
     if ('errors' in outcome) {
       process.exitCode = EXIT_BAD_INPUT;
-      process.stderr.write(outcome.errors.map((error) => (single ? `${error}\n` : `${path}: ${error}\n`)).join(''));
+      process.stderr.write(
+        outcome.errors.map((error) => (single ? `${error}\n` : `${path}: ${error}\n`)).join(''),
+      );
     } else if (single) process.stdout.write(`${JSON.stringify(outcome.document, null, 2)}\n`);
     else process.stdout.write(`${JSON.stringify({ file: path, ...outcome.document })}\n`);
   }

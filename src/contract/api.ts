@@ -42,7 +42,13 @@ export const cylindersAnswer = z.array(cylinderRow);
 
 const massSystem = z.enum(['pounds', 'kilograms']);
 const summary = z.custom<MachineSummary>((value) => typeof value === 'object' && value !== null);
-export const machineRow = z.object({ appliance: applianceRow, siteId: id, siteName: z.string(), massSystem, summary });
+export const machineRow = z.object({
+  appliance: applianceRow,
+  siteId: id,
+  siteName: z.string(),
+  massSystem,
+  summary,
+});
 export type MachineRow = z.infer<typeof machineRow>;
 export const machinesAnswer = z.array(machineRow);
 
@@ -77,7 +83,9 @@ export const dueRow = z.object({
 export type DueRow = z.infer<typeof dueRow>;
 export const dueAnswer = z.object({
   rows: z.array(dueRow),
-  certificates: z.array(z.object({ personId: id, name: z.string(), scheme: z.string(), expires: calendarDate })),
+  certificates: z.array(
+    z.object({ personId: id, name: z.string(), scheme: z.string(), expires: calendarDate }),
+  ),
 });
 
 export const appended = z.object({ entries: z.array(entrySchema), machines: z.array(z.string()) });

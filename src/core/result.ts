@@ -2,4 +2,7 @@
 export type Result<Value, Refusal> = { ok: true; value: Value } | { ok: false; refusal: Refusal };
 
 export const ok = <Value>(value: Value): { ok: true; value: Value } => ({ ok: true, value });
-export const refused = <Refusal>(refusal: Refusal): { ok: false; refusal: Refusal } => ({ ok: false, refusal });
+export const refused = <Refusal>(refusal: Refusal): { ok: false; refusal: Refusal } => ({
+  ok: false,
+  refusal,
+});

@@ -14,14 +14,34 @@ interface Model {
 }
 
 const SHOP_MODELS: readonly Model[] = [
-  { label: 'reach-in', kind: 'reachIn', refrigerants: ['R-134a', 'R-404A'], low: 0.6, high: 2.5, hermetic: true },
-  { label: 'prep table', kind: 'reachIn', refrigerants: ['R-290', 'R-134a'], low: 0.2, high: 0.9, hermetic: true },
+  {
+    label: 'reach-in',
+    kind: 'reachIn',
+    refrigerants: ['R-134a', 'R-404A'],
+    low: 0.6,
+    high: 2.5,
+    hermetic: true,
+  },
+  {
+    label: 'prep table',
+    kind: 'reachIn',
+    refrigerants: ['R-290', 'R-134a'],
+    low: 0.2,
+    high: 0.9,
+    hermetic: true,
+  },
   { label: 'walk-in cooler', kind: 'walkIn', refrigerants: ['R-134a', 'R-448A', 'R-407A'], low: 8, high: 22 },
   { label: 'walk-in freezer', kind: 'walkIn', refrigerants: ['R-404A', 'R-449A'], low: 9, high: 24 },
   { label: 'ice machine', kind: 'iceMachine', refrigerants: ['R-404A'], low: 2, high: 6 },
 ];
 const HALL_MODELS: readonly Model[] = [
-  { label: 'condensing unit', kind: 'condensingUnit', refrigerants: ['R-448A', 'R-449A', 'R-407A'], low: 18, high: 70 },
+  {
+    label: 'condensing unit',
+    kind: 'condensingUnit',
+    refrigerants: ['R-448A', 'R-449A', 'R-407A'],
+    low: 18,
+    high: 70,
+  },
   { label: 'walk-in freezer', kind: 'walkIn', refrigerants: ['R-404A', 'R-449A'], low: 16, high: 40 },
   { label: 'rack', kind: 'rack', refrigerants: ['R-448A', 'R-513A', 'R-407A'], low: 220, high: 480 },
 ];
@@ -30,14 +50,47 @@ const DAIRY_MODELS: readonly Model[] = [
   { label: 'condensing unit', kind: 'condensingUnit', refrigerants: ['R-448A', 'R-134a'], low: 18, high: 90 },
   { label: 'process chiller', kind: 'chiller', refrigerants: ['R-513A', 'R-134a'], low: 120, high: 260 },
 ];
-const SHOPS = ['Baker', 'Butcher', 'Cheesemonger', 'Florist', 'Grocer', 'Ice parlour', 'Cook shop', 'Wine cellar', 'Greengrocer', 'Tea room'];
-const PARTS = ['flare nut', 'Schrader core', 'U-bend', 'rubbed liquid line', 'sight glass', 'valve stem', 'drier joint'];
-const REPAIRS = ['made again', 'core renewed', 'brazed under nitrogen', 'sleeved and brazed', 'seal renewed', 'packing renewed'];
+const SHOPS = [
+  'Baker',
+  'Butcher',
+  'Cheesemonger',
+  'Florist',
+  'Grocer',
+  'Ice parlour',
+  'Cook shop',
+  'Wine cellar',
+  'Greengrocer',
+  'Tea room',
+];
+const PARTS = [
+  'flare nut',
+  'Schrader core',
+  'U-bend',
+  'rubbed liquid line',
+  'sight glass',
+  'valve stem',
+  'drier joint',
+];
+const REPAIRS = [
+  'made again',
+  'core renewed',
+  'brazed under nitrogen',
+  'sleeved and brazed',
+  'seal renewed',
+  'packing renewed',
+];
 
 const FIRST_DAY = -1440;
 
 /** Four years of one machine: installed, inspected, now and then topped off, each leak repaired and tested. */
-function writeMachine(story: StoryWriter, site: Site, name: string, model: Model, id: string, inspectEvery: number): void {
+function writeMachine(
+  story: StoryWriter,
+  site: Site,
+  name: string,
+  model: Model,
+  id: string,
+  inspectEvery: number,
+): void {
   const pounds = Math.round(story.between(model.low, model.high) * 10) / 10;
   const installed = FIRST_DAY - Math.floor(story.between(0, 1500));
   const machine = new MachineStory(
@@ -55,7 +108,11 @@ function writeMachine(story: StoryWriter, site: Site, name: string, model: Model
     'lb',
   );
   machine.fullCharge(installed, 'marit', pounds, model.hermetic ? 'maker' : 'weighed');
-  for (let day = FIRST_DAY + story.between(0, 60); day < -12; day += inspectEvery * story.between(0.85, 0.99)) {
+  for (
+    let day = FIRST_DAY + story.between(0, 60);
+    day < -12;
+    day += inspectEvery * story.between(0.85, 0.99)
+  ) {
     machine.inspected(Math.round(day), story.oneOf(TECHNICIANS));
   }
   for (let day = FIRST_DAY + story.between(30, 400); day < -20; day += story.between(260, 520)) {
@@ -91,14 +148,38 @@ export function writeGeneratedSites(story: StoryWriter): void {
   for (let number = 1; number <= 40; number += 1) {
     const model = SHOP_MODELS[number % SHOP_MODELS.length] ?? SHOP_MODELS[0];
     const shop = SHOPS[Math.floor(((number - 1) * SHOPS.length) / 40)];
-    if (model) writeMachine(story, street, `${shop ?? 'Shop'} ${String(number)} ${model.label}`, model, `fennel-${String(number)}`, 330);
+    if (model)
+      writeMachine(
+        story,
+        street,
+        `${shop ?? 'Shop'} ${String(number)} ${model.label}`,
+        model,
+        `fennel-${String(number)}`,
+        330,
+      );
   }
   for (let number = 1; number <= 26; number += 1) {
     const model = HALL_MODELS[number % HALL_MODELS.length] ?? HALL_MODELS[0];
-    if (model) writeMachine(story, halls, `Hall ${String(Math.ceil(number / 3))} ${model.label} ${String(number)}`, model, `hall-${String(number)}`, 180);
+    if (model)
+      writeMachine(
+        story,
+        halls,
+        `Hall ${String(Math.ceil(number / 3))} ${model.label} ${String(number)}`,
+        model,
+        `hall-${String(number)}`,
+        180,
+      );
   }
   for (let number = 1; number <= 20; number += 1) {
     const model = DAIRY_MODELS[number % DAIRY_MODELS.length] ?? DAIRY_MODELS[0];
-    if (model) writeMachine(story, dairy, `Shed ${String(Math.ceil(number / 4))} ${model.label} ${String(number)}`, model, `dairy-${String(number)}`, 84);
+    if (model)
+      writeMachine(
+        story,
+        dairy,
+        `Shed ${String(Math.ceil(number / 4))} ${model.label} ${String(number)}`,
+        model,
+        `dairy-${String(number)}`,
+        84,
+      );
   }
 }

@@ -18,7 +18,13 @@ export class MachineStory {
     return this.story.log(kind, this.appliance.id, offset, by, rest);
   }
 
-  fullCharge(offset: number, by: string, value: number, method = 'weighed', note: string | null = null): this {
+  fullCharge(
+    offset: number,
+    by: string,
+    value: number,
+    method = 'weighed',
+    note: string | null = null,
+  ): this {
     this.log('fullChargeSet', offset, by, { method, mass: mass(value, this.unit), note });
     return this;
   }
@@ -53,7 +59,11 @@ export class MachineStory {
   }
 
   inspected(offset: number, by: string, rest: object = {}): this {
-    this.log('leakInspection', offset, by, { methods: ['electronic'], allAccessibleInspected: true, ...rest });
+    this.log('leakInspection', offset, by, {
+      methods: ['electronic'],
+      allAccessibleInspected: true,
+      ...rest,
+    });
     return this;
   }
 }

@@ -4,13 +4,25 @@ import type { StoryWriter } from './writer';
 const TWO_YEARS = 730;
 
 export function writePeople(story: StoryWriter): void {
-  const certified = (number: string, days: number) => [{ scheme: '608 universal', number, expires: story.date(days) }];
+  const certified = (number: string, days: number) => [
+    { scheme: '608 universal', number, expires: story.date(days) },
+  ];
   story.people.push(
-    { id: 'odalys', name: 'Odalys Brandt', role: 'service manager', certificates: certified('BH-1', TWO_YEARS) },
+    {
+      id: 'odalys',
+      name: 'Odalys Brandt',
+      role: 'service manager',
+      certificates: certified('BH-1', TWO_YEARS),
+    },
     { id: 'tobiah', name: 'Tobiah Renn', role: 'technician', certificates: certified('BH-4', 20) },
     { id: 'marit', name: 'Marit Solane', role: 'technician', certificates: certified('BH-7', TWO_YEARS) },
     { id: 'ike', name: 'Ike Fennimore', role: 'technician', certificates: certified('BH-9', TWO_YEARS) },
-    { id: 'prue', name: 'Prue Castellan', role: "owner's representative, Almery Fish Hall", certificates: [] },
+    {
+      id: 'prue',
+      name: 'Prue Castellan',
+      role: "owner's representative, Almery Fish Hall",
+      certificates: [],
+    },
     { id: 'auditor', name: 'Auditor', role: 'auditor, reads only', certificates: [] },
   );
 }

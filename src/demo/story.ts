@@ -5,6 +5,7 @@ import { writeGeneratedSites } from './generated';
 import { writeBottles, writePeople } from './people';
 import { StoryWriter } from './writer';
 import * as written from './written';
+import * as also from './writtenAlso';
 
 const SEED = 1123;
 
@@ -15,9 +16,9 @@ export function demoStory(today: Day): Logbook {
   written.writeFishHall(story);
   written.writeFlowerExchange(story);
   written.writeIceRink(story);
-  written.writeHospital(story);
-  written.writeOrchard(story);
-  written.writeFerryTerminal(story);
+  also.writeHospital(story);
+  also.writeOrchard(story);
+  also.writeFerryTerminal(story);
   writeGeneratedSites(story);
   return story.logbook();
 }

@@ -8,7 +8,8 @@ import { openServices } from '../server/services';
 import { demoStory } from './story';
 
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/demo.db';
-if (url.startsWith('file:')) for (const suffix of ['', '-wal', '-shm']) rmSync(`${url.slice('file:'.length)}${suffix}`, { force: true });
+if (url.startsWith('file:'))
+  for (const suffix of ['', '-wal', '-shm']) rmSync(`${url.slice('file:'.length)}${suffix}`, { force: true });
 
 const clock = systemClock(process.env['ABACUS_TODAY']);
 const story = readLogbook(JSON.parse(JSON.stringify(demoStory(clock.todayIn('America/New_York')))));
@@ -19,4 +20,6 @@ if (!story.ok) {
 const services = await openServices(url, clock);
 await loadLogbook(services.store, services.judging, story.value);
 services.close();
-console.log(`Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`);
+console.log(
+  `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,
+);

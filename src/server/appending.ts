@@ -31,14 +31,22 @@ export class Appending {
   ) {}
 
   /** `adding`: a machine that is new with these entries, and the rows to store ahead of them. */
-  append(entries: readonly Entry[], adding: { appliance: Appliance; rows: Parameters<Store['batch']>[0] } | null = null): Promise<Appended> {
+  append(
+    entries: readonly Entry[],
+    adding: { appliance: Appliance; rows: Parameters<Store['batch']>[0] } | null = null,
+  ): Promise<Appended> {
     return this.store.database.write(async () => {
-      const known = new Map((await this.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [entry.id, entry]));
+      const known = new Map(
+        (await this.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [entry.id, entry]),
+      );
       const fresh: Entry[] = [];
       for (const entry of entries) {
         const stored = known.get(entry.id);
         if (stored && !sameContent(stored, entry)) {
-          throw conflict('This entry is in the logbook already, with other content.', 'Correct it with a new entry that supersedes it.');
+          throw conflict(
+            'This entry is in the logbook already, with other content.',
+            'Correct it with a new entry that supersedes it.',
+          );
         }
         if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
       }
@@ -47,14 +55,23 @@ export class Appending {
       const touched = await this.touchedBy(fresh);
       if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
       const standings = await Promise.all(
-        touched.map((id) => (id === adding?.appliance.id ? this.judging.standingOf(adding.appliance, fresh) : this.judging.standing(id, fresh))),
+        touched.map((id) =>
+          id === adding?.appliance.id
+            ? this.judging.standingOf(adding.appliance, fresh)
+            : this.judging.standing(id, fresh),
+        ),
       );
       await this.store.batch([
         ...(adding?.rows ?? []),
         ...sealed.statements,
         ...standings.flatMap((standing) => this.store.replaceStanding(this.judging.stored(standing))),
       ]);
-      return { entries: entries.map((entry) => known.get(entry.id) ?? sealed.entries.find((each) => each.id === entry.id) ?? entry), machines: touched };
+      return {
+        entries: entries.map(
+          (entry) => known.get(entry.id) ?? sealed.entries.find((each) => each.id === entry.id) ?? entry,
+        ),
+        machines: touched,
+      };
     });
   }
 
@@ -73,11 +90,15 @@ export class Appending {
       entry: (id) => ownIds.has(id) || targets.some((target) => target.id === id),
     };
     const problems = entries.flatMap((entry, index) =>
-      entryProblems(entry, known).map((problem): Problem => ({ ...problem, path: placed(problem.path, index, entries.length) })),
+      entryProblems(entry, known).map((problem): Problem => ({
+        ...problem,
+        path: placed(problem.path, index, entries.length),
+      })),
     );
     if (problems.length > 0) throw invalid(problems);
     for (const [index, entry] of entries.entries()) {
-      if (entry.applianceId != null && entry.applianceId !== newAppliance) await this.checkSense(entry, index, entries.length);
+      if (entry.applianceId != null && entry.applianceId !== newAppliance)
+        await this.checkSense(entry, index, entries.length);
     }
   }
 
@@ -88,13 +109,25 @@ export class Appending {
     const bearing = await this.store.entriesBearingOn(appliance.id);
     const rest = bearing.filter((each) => each.id !== entry.supersedes && each.applianceId === appliance.id);
     const packs = await this.judging.currentPacks();
-    const standing = standingFromEntries(appliance, site, rest, this.clock.todayIn(site.timezone), packs, deadIds(bearing));
+    const standing = standingFromEntries(
+      appliance,
+      site,
+      rest,
+      this.clock.todayIn(site.timezone),
+      packs,
+      deadIds(bearing),
+    );
     const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
     const cylinder = cylinderId == null ? null : await this.store.cylinder(cylinderId);
     const targetIsDead = entry.supersedes != null && (await this.isSuperseded(entry.supersedes));
     const sense = senseOf(entry, senseContext(entry, standing, cylinder, targetIsDead));
     if (sense.errors.length > 0) {
-      throw invalid(sense.errors.map((error) => ({ path: placed([error.field], index, count), message: senseSentence(error) })));
+      throw invalid(
+        sense.errors.map((error) => ({
+          path: placed([error.field], index, count),
+          message: senseSentence(error),
+        })),
+      );
     }
     const accepted = acceptedReasons(entry);
     const unanswered = sense.warnings.filter((warning) => accepted[warning] === undefined);
@@ -108,7 +141,8 @@ export class Appending {
   }
 }
 
-const placed = (path: Problem['path'], index: number, count: number): Problem['path'] => (count > 1 ? [index, ...path] : path);
+const placed = (path: Problem['path'], index: number, count: number): Problem['path'] =>
+  count > 1 ? [index, ...path] : path;
 
 /** Sent again, an entry is the same whatever the server added to it. */
 function sameContent(stored: Entry, sent: Entry): boolean {

@@ -18,7 +18,9 @@ export async function machineRows(store: Store): Promise<z.infer<typeof machines
   return (await store.appliances()).flatMap((appliance) => {
     const summary = summaries.get(appliance.id);
     const site = sites.get(appliance.siteId);
-    return summary && site ? [{ appliance, siteId: site.id, siteName: site.name, massSystem: massSystemOf(site), summary }] : [];
+    return summary && site
+      ? [{ appliance, siteId: site.id, siteName: site.name, massSystem: massSystemOf(site), summary }]
+      : [];
   });
 }
 
@@ -56,7 +58,9 @@ async function certificatesEnding(store: Store, clock: Clock) {
   const until = addDays(clock.todayIn('UTC'), CERTIFICATE_NOTICE_DAYS);
   return (await store.people()).flatMap((person) =>
     (person.certificates ?? []).flatMap(({ scheme, expires }) =>
-      expires != null && dayOf(expires) <= until ? [{ personId: person.id, name: person.name, scheme: scheme ?? '', expires }] : [],
+      expires != null && dayOf(expires) <= until
+        ? [{ personId: person.id, name: person.name, scheme: scheme ?? '', expires }]
+        : [],
     ),
   );
 }

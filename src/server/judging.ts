@@ -47,7 +47,14 @@ export class Judging {
 
   private async fold(appliance: Appliance, site: Site, bearing: readonly Entry[]): Promise<Standing> {
     const own = bearing.filter((entry) => entry.applianceId === appliance.id);
-    return standingFromEntries(appliance, site, own, this.clock.todayIn(site.timezone), await this.currentPacks(), deadIds(bearing));
+    return standingFromEntries(
+      appliance,
+      site,
+      own,
+      this.clock.todayIn(site.timezone),
+      await this.currentPacks(),
+      deadIds(bearing),
+    );
   }
 
   stored(standing: Standing): StoredStanding {

@@ -33,7 +33,8 @@ export async function loadLogbook(store: Store, judging: Judging, logbook: Logbo
     ];
     const { statements } = await store.sealed(logbook.entries);
     const all = [...rows, ...statements];
-    for (let start = 0; start < all.length; start += LOAD_CHUNK) await store.batch(all.slice(start, start + LOAD_CHUNK));
+    for (let start = 0; start < all.length; start += LOAD_CHUNK)
+      await store.batch(all.slice(start, start + LOAD_CHUNK));
   });
   await judging.refresh(true);
 }

@@ -13,7 +13,10 @@ export class HttpProblem extends Error {
 export const notFound = (what: string): HttpProblem =>
   new HttpProblem({ type: `${BASE}not-found`, title: `There is no such ${what}.`, status: 404 });
 
-export const invalid = (problems: readonly Problem[], title = 'Some fields need another look.'): HttpProblem =>
+export const invalid = (
+  problems: readonly Problem[],
+  title = 'Some fields need another look.',
+): HttpProblem =>
   new HttpProblem({
     type: `${BASE}invalid`,
     title,
@@ -30,4 +33,9 @@ export const wantsReason = (warnings: readonly string[]): HttpProblem =>
   });
 
 export const conflict = (title: string, detail?: string): HttpProblem =>
-  new HttpProblem({ type: `${BASE}conflict`, title, status: 409, ...(detail === undefined ? {} : { detail }) });
+  new HttpProblem({
+    type: `${BASE}conflict`,
+    title,
+    status: 409,
+    ...(detail === undefined ? {} : { detail }),
+  });

@@ -139,4 +139,6 @@ export type EntryKind = Entry['kind'];
 export type EntryOf<Kind extends EntryKind> = Extract<Entry, { kind: Kind }>;
 
 /** The kinds as a list, read from the schema so that it cannot fall behind. */
-export const ENTRY_KINDS = entrySchema.options.map((option) => option.shape.kind.value) as readonly EntryKind[];
+export const ENTRY_KINDS = entrySchema.options.map(
+  (option) => option.shape.kind.value,
+) as readonly EntryKind[];

@@ -62,7 +62,12 @@ export const PACK_IDS = ['us-ods', 'us-hfc', 'us-ca', 'eu', 'gb', 'house'] as co
 export type PackId = (typeof PACK_IDS)[number];
 export const packId = z.enum(PACK_IDS);
 
-export const CATEGORIES = ['commercialRefrigeration', 'industrialProcess', 'comfortCooling', 'other'] as const;
+export const CATEGORIES = [
+  'commercialRefrigeration',
+  'industrialProcess',
+  'comfortCooling',
+  'other',
+] as const;
 export type Category = (typeof CATEGORIES)[number];
 export const category = z.enum(CATEGORIES);
 

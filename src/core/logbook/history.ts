@@ -16,7 +16,9 @@ export interface Dated<Kind extends EntryKind> {
 export type GasEntry = Dated<'refrigerantAdded' | 'refrigerantRecovered' | 'retrofitted'>;
 export type LeakWork = Dated<'leakFound' | 'leakRepaired' | 'verificationTest' | 'retrofitted'>;
 /** Entries that bear on whichever case runs on their day. */
-export type CaseBearing = Dated<'processShutdown' | 'extension' | 'planFiled' | 'planCompleted' | 'unrelatedLeak'>;
+export type CaseBearing = Dated<
+  'processShutdown' | 'extension' | 'planFiled' | 'planCompleted' | 'unrelatedLeak'
+>;
 
 export interface MachineHistory {
   appliance: Appliance;

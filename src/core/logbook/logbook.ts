@@ -6,7 +6,8 @@ import { z } from 'zod';
 import { type Result, ok, refused } from '../result';
 import { exactGrams } from '../quantity/mass';
 import { type Entry, entrySchema } from './entry';
-import { id, row } from './fields';
+import type { id } from './fields';
+import { row } from './fields';
 import { type Problem, problemsOf } from './problems';
 import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from './tables';
 
@@ -40,9 +41,11 @@ export function entryProblems(entry: Entry, known: KnownIds): Problem[] {
   const problems: Problem[] = [];
   const wrong = (field: string, message: string) => problems.push({ path: [field], message });
   if (entry.supersedes != null) {
-    if (entry.supersedes === entry.id) wrong('supersedes', 'names the entry itself; name the entry that it replaces');
+    if (entry.supersedes === entry.id)
+      wrong('supersedes', 'names the entry itself; name the entry that it replaces');
     else if (!known.entry(entry.supersedes)) wrong('supersedes', 'names no entry of this logbook');
-    if (entry.correctionReason == null) wrong('correctionReason', 'is missing; say why the entry is corrected');
+    if (entry.correctionReason == null)
+      wrong('correctionReason', 'is missing; say why the entry is corrected');
   }
   if (entry.applianceId != null && !known.appliance(entry.applianceId)) {
     wrong('applianceId', 'names no machine of this logbook');
@@ -61,7 +64,8 @@ export function entryProblems(entry: Entry, known: KnownIds): Problem[] {
       problems.push(...fullChargeProblems(entry));
       break;
     case 'extension':
-      if (entry.ground !== 'parts' && entry.until == null) wrong('until', 'is missing; give the day it reaches to');
+      if (entry.ground !== 'parts' && entry.until == null)
+        wrong('until', 'is missing; give the day it reaches to');
       break;
     case 'applianceChanged':
       if (
@@ -106,7 +110,8 @@ function referenceProblems(logbook: Logbook): Problem[] {
   const idsOf = (table: string, rows: readonly { id: z.infer<typeof id> }[]): Set<string> => {
     const seen = new Set<string>();
     rows.forEach((each, index) => {
-      if (seen.has(each.id)) problems.push({ path: [table, index, 'id'], message: `stands twice: ${each.id}` });
+      if (seen.has(each.id))
+        problems.push({ path: [table, index, 'id'], message: `stands twice: ${each.id}` });
       seen.add(each.id);
     });
     return seen;
@@ -120,7 +125,10 @@ function referenceProblems(logbook: Logbook): Problem[] {
 
   const siteKnown = (table: string) => (each: { siteId: string }, index: number) => {
     if (!sites.has(each.siteId)) {
-      problems.push({ path: [table, index, 'siteId'], message: `names no site of this logbook: ${each.siteId}` });
+      problems.push({
+        path: [table, index, 'siteId'],
+        message: `names no site of this logbook: ${each.siteId}`,
+      });
     }
   };
   (logbook.spaces ?? []).forEach(siteKnown('spaces'));
@@ -128,7 +136,10 @@ function referenceProblems(logbook: Logbook): Problem[] {
   logbook.appliances.forEach((appliance, index) => {
     (appliance.serves ?? []).forEach((space, at) => {
       if (!spaces.has(space)) {
-        problems.push({ path: ['appliances', index, 'serves', at], message: `names no space of this logbook: ${space}` });
+        problems.push({
+          path: ['appliances', index, 'serves', at],
+          message: `names no space of this logbook: ${space}`,
+        });
       }
     });
   });

@@ -31,7 +31,11 @@ export function deadIds(entries: readonly Entry[]): Set<string> {
 }
 
 /** Living entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
-export function inOrder(entries: readonly Entry[], asOf: Day, dead: ReadonlySet<string> = deadIds(entries)): DatedEntry[] {
+export function inOrder(
+  entries: readonly Entry[],
+  asOf: Day,
+  dead: ReadonlySet<string> = deadIds(entries),
+): DatedEntry[] {
   const dated: DatedEntry[] = [];
   for (const entry of entries) {
     if (entry.kind === 'void' || (dead.size > 0 && dead.has(entry.id))) continue;

@@ -32,7 +32,9 @@ export function problemsOf(error: z.ZodError, under: Problem['path'] = []): Prob
 function sentence(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.input === undefined ? `is missing; give a ${issue.expected}` : `must be a ${issue.expected}`;
+      return issue.input === undefined
+        ? `is missing; give a ${issue.expected}`
+        : `must be a ${issue.expected}`;
     case 'invalid_value':
       return issue.input === undefined
         ? `is missing; give one of ${issue.values.map(String).join(', ')}`

@@ -57,7 +57,8 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
   const warnings: SenseWarning[] = [];
   const day = dayOf(entry.on);
   if (day > context.today) errors.push({ code: 'futureDate', field: 'on', today: context.today });
-  if (entry.supersedes != null && context.targetIsDead) errors.push({ code: 'supersedesDead', field: 'supersedes' });
+  if (entry.supersedes != null && context.targetIsDead)
+    errors.push({ code: 'supersedesDead', field: 'supersedes' });
   const tooMuch = (field: 'mass' | 'high', mass: ExactGrams) => {
     if (mass > MOST_ANY_MACHINE_HOLDS) {
       errors.push({ code: 'moreThanAnyMachine', field, limitGrams: grams(MOST_ANY_MACHINE_HOLDS) });
@@ -75,16 +76,22 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
   if (gas) {
     const mass = entry.mass ? exactGrams(entry.mass) : null;
     if (mass !== null) tooMuch('mass', mass);
-    if (mass !== null && context.fullCharge !== null && mass > context.fullCharge) warnings.push('moreThanFullCharge');
+    if (mass !== null && context.fullCharge !== null && mass > context.fullCharge)
+      warnings.push('moreThanFullCharge');
     if (history.retiredOn !== null && day > history.retiredOn) warnings.push('retiredMachine');
-    if (history.appliance.installedOn != null && day < dayOf(history.appliance.installedOn)) warnings.push('beforeInstallation');
+    if (history.appliance.installedOn != null && day < dayOf(history.appliance.installedOn))
+      warnings.push('beforeInstallation');
     const { cylinder } = context;
-    if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== context.refrigerant) warnings.push('wrongRefrigerant');
+    if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== context.refrigerant)
+      warnings.push('wrongRefrigerant');
   }
   if (entry.kind === 'refrigerantAdded') {
-    const earlier = history.gas.some((each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes);
+    const earlier = history.gas.some(
+      (each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes,
+    );
     if (entry.reason === 'commission' && earlier) warnings.push('commissionAgain');
-    if (entry.reason === 'recharge' && entry.mass && exactGrams(entry.mass) > context.repairBalance) warnings.push('moreThanRecovered');
+    if (entry.reason === 'recharge' && entry.mass && exactGrams(entry.mass) > context.repairBalance)
+      warnings.push('moreThanRecovered');
   }
   const fullChargeUnknown = entry.kind === 'refrigerantAdded' && context.fullCharge === null;
   return { errors, warnings, fullChargeUnknown };
@@ -97,5 +104,7 @@ export const ACCEPTED = 'x-accepted';
 export function acceptedReasons(entry: Entry): Partial<Record<SenseWarning, string>> {
   const value = (entry as unknown as Record<string, unknown>)[ACCEPTED];
   if (value === null || typeof value !== 'object') return {};
-  return Object.fromEntries(Object.entries(value).filter(([, reason]) => typeof reason === 'string' && reason.trim() !== ''));
+  return Object.fromEntries(
+    Object.entries(value).filter(([, reason]) => typeof reason === 'string' && reason.trim() !== ''),
+  );
 }

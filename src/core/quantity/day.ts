@@ -15,14 +15,11 @@ export function parseDay(text: string): Day | null {
 
 /** As `parseDay`, for text that is known to be a date. */
 export function dayOf(text: string): Day {
-  return fromCivil(
-    digits(text, 0) * 100 + digits(text, 2),
-    digits(text, 5),
-    digits(text, 8),
-  );
+  return fromCivil(digits(text, 0) * 100 + digits(text, 2), digits(text, 5), digits(text, 8));
 }
 
-const digits = (text: string, at: number): number => (text.charCodeAt(at) - 48) * 10 + text.charCodeAt(at + 1) - 48;
+const digits = (text: string, at: number): number =>
+  (text.charCodeAt(at) - 48) * 10 + text.charCodeAt(at + 1) - 48;
 
 /** Days from civil: counts in 400-year eras that start on 1 March, so the leap day comes last. */
 function fromCivil(year: number, month: number, dayOfMonth: number): Day {
@@ -45,7 +42,11 @@ export function civil(day: Day): CivilDate {
   const era = Math.floor(z / 146_097);
   const dayOfEra = z - era * 146_097;
   const yearOfEra = Math.floor(
-    (dayOfEra - Math.floor(dayOfEra / 1460) + Math.floor(dayOfEra / 36_524) - Math.floor(dayOfEra / 146_096)) / 365,
+    (dayOfEra -
+      Math.floor(dayOfEra / 1460) +
+      Math.floor(dayOfEra / 36_524) -
+      Math.floor(dayOfEra / 146_096)) /
+      365,
   );
   const dayOfYear = dayOfEra - (365 * yearOfEra + Math.floor(yearOfEra / 4) - Math.floor(yearOfEra / 100));
   const shifted = Math.floor((5 * dayOfYear + 2) / 153);
@@ -79,7 +80,8 @@ export function addMonths(day: Day, months: number): Day {
   const index = year * 12 + month - 1 + months;
   const targetYear = Math.floor(index / 12);
   const targetMonth = index - targetYear * 12 + 1;
-  const firstOfNext = targetMonth === 12 ? fromCivil(targetYear + 1, 1, 1) : fromCivil(targetYear, targetMonth + 1, 1);
+  const firstOfNext =
+    targetMonth === 12 ? fromCivil(targetYear + 1, 1, 1) : fromCivil(targetYear, targetMonth + 1, 1);
   const lastOfTarget = civil(addDays(firstOfNext, -1)).dayOfMonth;
   return fromCivil(targetYear, targetMonth, Math.min(dayOfMonth, lastOfTarget));
 }

@@ -31,3 +31,18 @@ export function halfUp(numerator: bigint, denominator: bigint): bigint {
   const quotient = doubled / divisor;
   return doubled < 0n && quotient * divisor !== doubled ? quotient - 1n : quotient;
 }
+
+const SAFE_QUOTIENT = 1e9;
+const NEAR_HALF = 1e-4;
+
+/**
+ * factor × numerator / denominator, rounded half up, as a number. A float's quotient is off by some 1e-15 of
+ * itself, so it settles every value that is not within 1e-4 of a half; only those are worth the exact division.
+ * `roundedQuotient(2n, 3n, 100)` // => 67
+ */
+export function roundedQuotient(numerator: bigint, denominator: bigint, factor: number): number {
+  const guess = (Number(numerator) / Number(denominator)) * factor;
+  if (guess < SAFE_QUOTIENT && Math.abs(guess - Math.floor(guess) - 0.5) > NEAR_HALF)
+    return Math.round(guess);
+  return Number(halfUp(numerator * BigInt(factor), denominator));
+}

@@ -90,8 +90,10 @@ export function parseMass(text: string, bareUnit: MassUnit): Result<Mass, MassRe
     rest = rest.slice(match[0].length);
   }
   const [first, second] = parts;
-  if (!first || parts.some((part) => !Number.isFinite(part.value))) return refused({ reason: 'notAMass', text });
-  if (parts.some((part) => part.value < 0 || Object.is(part.value, -0))) return refused({ reason: 'negative' });
+  if (!first || parts.some((part) => !Number.isFinite(part.value)))
+    return refused({ reason: 'notAMass', text });
+  if (parts.some((part) => part.value < 0 || Object.is(part.value, -0)))
+    return refused({ reason: 'negative' });
   if (!second) return ok(first);
   if (parts.length > 2 || first.unit !== 'lb' || second.unit !== 'oz' || second.value >= 16) {
     return refused({ reason: 'notAMass', text });
@@ -123,7 +125,9 @@ export function massText(gramsValue: number, system: MassSystem): string {
   const tenthOunces = Math.round(pounds * 160);
   if (tenthOunces < 160) return `${sign}${trimmed(tenthOunces / 10, 1)} oz`;
   const ounces = Math.round(pounds * 16);
-  return ounces % 16 === 0 ? `${sign}${String(ounces / 16)} lb` : `${sign}${String(Math.floor(ounces / 16))} lb ${String(ounces % 16)} oz`;
+  return ounces % 16 === 0
+    ? `${sign}${String(ounces / 16)} lb`
+    : `${sign}${String(Math.floor(ounces / 16))} lb ${String(ounces % 16)} oz`;
 }
 
 const trimmed = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));

@@ -33,13 +33,16 @@ export function figuresOf(pack: Pack): PlacedFigure[] {
   const visit = (value: unknown, path: (string | number)[]): void => {
     if (value === null || typeof value !== 'object') return;
     if ('periods' in value) found.push({ path, figure: value as Figure });
-    else for (const [key, part] of Object.entries(value)) visit(part, [...path, Array.isArray(value) ? Number(key) : key]);
+    else
+      for (const [key, part] of Object.entries(value))
+        visit(part, [...path, Array.isArray(value) ? Number(key) : key]);
   };
   visit(pack, []);
   return found;
 }
 
-const sameKeys = (a: readonly (string | number)[], b: readonly (string | number)[]): boolean => a.join('.') === b.join('.');
+const sameKeys = (a: readonly (string | number)[], b: readonly (string | number)[]): boolean =>
+  a.join('.') === b.join('.');
 
 /** The pack with one more period in one figure; the pack given stays as it is. */
 export function amended(pack: Pack, amendment: Amendment): Result<Pack, AmendmentRefusal> {
@@ -47,8 +50,13 @@ export function amended(pack: Pack, amendment: Amendment): Result<Pack, Amendmen
   const place = figuresOf(copy).find((each) => sameKeys(each.path, amendment.figure));
   if (!place) return refused({ reason: 'noSuchFigure' });
   const { periods } = place.figure;
-  if (periods.some((period) => period.from === amendment.from)) return refused({ reason: 'periodTaken', from: amendment.from });
-  periods.push({ from: amendment.from, value: amendment.value, changed: { by: amendment.by, reason: amendment.reason } });
+  if (periods.some((period) => period.from === amendment.from))
+    return refused({ reason: 'periodTaken', from: amendment.from });
+  periods.push({
+    from: amendment.from,
+    value: amendment.value,
+    changed: { by: amendment.by, reason: amendment.reason },
+  });
   periods.sort((a, b) => ((a.from ?? '') < (b.from ?? '') ? -1 : 1));
   figureSchema.parse(place.figure);
   return ok(definePack(copy));
@@ -59,7 +67,8 @@ export function packsWith(packs: Packs, amendments: readonly Amendment[]): Packs
   let result: Record<string, Pack> = { ...packs };
   for (const amendment of amendments) {
     const next = amended(result[amendment.pack] ?? packs[amendment.pack], amendment);
-    if (!next.ok) throw new Error(`Stored amendment of ${amendment.pack} no longer fits: ${next.refusal.reason}`);
+    if (!next.ok)
+      throw new Error(`Stored amendment of ${amendment.pack} no longer fits: ${next.refusal.reason}`);
     result = { ...result, [amendment.pack]: next.value };
   }
   return result as Packs;

@@ -1,6 +1,6 @@
 /** Sums per calendar year, and the chronic leakers: 125 % of the full charge or more within one year. */
 import { civil, firstOfMarch, newYearsDay, dayOf } from '../quantity/day';
-import { halfUp } from '../quantity/decimal';
+import { roundedQuotient } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { MachineHistory } from '../logbook/history';
 import { valueOn } from './figure';
@@ -34,7 +34,7 @@ function percentOf(additions: readonly AdditionRate[]): number | null {
     numerator = numerator * charge + net * denominator;
     denominator *= charge;
   }
-  return Number(halfUp(numerator * 100n * BigInt(PERCENT_SCALE), denominator));
+  return roundedQuotient(numerator, denominator, 100 * PERCENT_SCALE);
 }
 
 export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
@@ -62,7 +62,9 @@ export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
 function reachedOn(year: CalendarYear, percent: number): AdditionRate | null {
   if (year.millionths === null || year.millionths < percent * PERCENT_SCALE) return null;
   return (
-    year.additions.find((_, index) => (percentOf(year.additions.slice(0, index + 1)) ?? 0) >= percent * PERCENT_SCALE) ?? null
+    year.additions.find(
+      (_, index) => (percentOf(year.additions.slice(0, index + 1)) ?? 0) >= percent * PERCENT_SCALE,
+    ) ?? null
   );
 }
 
@@ -90,4 +92,3 @@ export function chronicReports(history: MachineHistory, years: readonly Calendar
   }
   return obligations;
 }
-

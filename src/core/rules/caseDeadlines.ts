@@ -35,7 +35,11 @@ function repairDeadline(each: Case, force: InForce): Dated {
   const shutdown = each.shutdown && (pack.shutdown?.categories.includes(category) ?? false);
   const days = valueOn(shutdown && pack.shutdown ? pack.shutdown.repairWithin : pack.repairWithin, openedOn);
   const windowEnd = addDays(openedOn, days);
-  const plain: Dated = { due: windowEnd, start: openedOn, why: { rule: 'repairWindow', openedOn, days, shutdown } };
+  const plain: Dated = {
+    due: windowEnd,
+    start: openedOn,
+    why: { rule: 'repairWindow', openedOn, days, shutdown },
+  };
   const longer = (due: Day, why: Why): Dated => (due > windowEnd ? { due, start: openedOn, why } : plain);
   if (!extension) return plain;
   if (extension.ground !== 'parts') {
@@ -65,20 +69,35 @@ function followUpDeadline(each: Case, history: MachineHistory, until: Day): Date
     const repaired = repairedOn(each);
     if (repaired === null) return null;
     const months = valueOn(followUp.monthsAfterRepair, each.openedOn);
-    return { due: addMonths(repaired, months), start: repaired, why: { rule: 'followUpMonths', repairedOn: repaired, months } };
+    return {
+      due: addMonths(repaired, months),
+      start: repaired,
+      why: { rule: 'followUpMonths', repairedOn: repaired, months },
+    };
   }
   const passed = initialPassedOn(each);
   if (passed === null) return null;
   const evacuated = counted(each).some((leak) => leak.evacuated);
   const upTo = verifiedOn(each) ?? until;
-  const running = evacuated ? history.normalOperations.find((day) => day >= passed && day <= upTo) : undefined;
+  const running = evacuated
+    ? history.normalOperations.find((day) => day >= passed && day <= upTo)
+    : undefined;
   const start = running ?? passed;
   const days = valueOn(followUp.days, each.openedOn);
-  return { due: addDays(start, days), start, why: { rule: 'followUpDays', start, days, fromNormalOperation: running !== undefined } };
+  return {
+    due: addDays(start, days),
+    start,
+    why: { rule: 'followUpDays', start, days, fromNormalOperation: running !== undefined },
+  };
 }
 
 /** The plan's due day, and whether the present state asks for one or made it void. */
-function planDeadline(each: Case, repairDue: Day, passedOn: Day | null, until: Day): (Dated & { void: boolean }) | null {
+function planDeadline(
+  each: Case,
+  repairDue: Day,
+  passedOn: Day | null,
+  until: Day,
+): (Dated & { void: boolean }) | null {
   const { plan } = each.pack;
   if (!plan) return null;
   const late = until > repairDue && (passedOn === null || passedOn > repairDue);
@@ -102,7 +121,12 @@ function planDeadline(each: Case, repairDue: Day, passedOn: Day | null, until: D
 const CARRIED_OUT: readonly (ClosedBecause | null)[] = ['planCompleted', 'retrofitted', 'retired'];
 
 /** A case's dates, state and obligations as of the history's day; a closed one keeps what it had. */
-export function caseStanding(each: Case, history: MachineHistory, force: InForce, pauses: readonly Pause[]): CaseStanding {
+export function caseStanding(
+  each: Case,
+  history: MachineHistory,
+  force: InForce,
+  pauses: readonly Pause[],
+): CaseStanding {
   const { pack, openedOn, planFiledOn, closedOn } = each;
   const until = closedOn ?? history.asOf;
   const shift = (deadline: Dated): Day => moved(deadline.due, deadline.start, pauses, until);
@@ -116,20 +140,53 @@ export function caseStanding(each: Case, history: MachineHistory, force: InForce
   const ended = closedOn !== null || planFiledOn !== null;
 
   const obligations: Obligation[] = [];
-  const add = (obligation: Omit<Obligation, 'pack' | 'caseOpenedOn'>) => obligations.push({ ...obligation, pack, caseOpenedOn: openedOn });
+  const add = (obligation: Omit<Obligation, 'pack' | 'caseOpenedOn'>) =>
+    obligations.push({ ...obligation, pack, caseOpenedOn: openedOn });
   const movedDays = repairDue - repair.due;
-  add({ kind: 'repair', due: repairDue, doneOn: repairedOn(each), ended, why: repair.why, source: pack.repairWithin.source, movedDays });
+  add({
+    kind: 'repair',
+    due: repairDue,
+    doneOn: repairedOn(each),
+    ended,
+    why: repair.why,
+    source: pack.repairWithin.source,
+    movedDays,
+  });
   if (pack.firstTestNeeded) {
-    add({ kind: 'initialTest', due: repairDue, doneOn: passed, ended, why: repair.why, source: pack.repairWithin.source, movedDays });
+    add({
+      kind: 'initialTest',
+      due: repairDue,
+      doneOn: passed,
+      ended,
+      why: repair.why,
+      source: pack.repairWithin.source,
+      movedDays,
+    });
   }
   if (followUp && followUpDue !== null) {
     const { source } = 'days' in pack.followUp ? pack.followUp.days : pack.followUp.monthsAfterRepair;
-    add({ kind: 'followUpTest', due: followUpDue, doneOn: v, ended, why: followUp.why, source, movedDays: followUpDue - followUp.due });
+    add({
+      kind: 'followUpTest',
+      due: followUpDue,
+      doneOn: v,
+      ended,
+      why: followUp.why,
+      source,
+      movedDays: followUpDue - followUp.due,
+    });
   }
   if (plan && pack.plan) {
     const due = shift(plan);
     const { source } = pack.plan;
-    add({ kind: 'plan', due, doneOn: planFiledOn, ended: closedOn !== null || plan.void, why: plan.why, source, movedDays: due - plan.due });
+    add({
+      kind: 'plan',
+      due,
+      doneOn: planFiledOn,
+      ended: closedOn !== null || plan.void,
+      why: plan.why,
+      source,
+      movedDays: due - plan.due,
+    });
   }
   if (planFiledOn !== null && pack.plan) {
     const months = valueOn(pack.plan.carriedOutWithin, planFiledOn);

@@ -45,7 +45,8 @@ export interface Case {
 }
 
 /** What counts for a case: its leaks, or the whole machine while it has none. */
-export const counted = (each: Case): readonly Leak[] => (each.leaks.length > 0 ? each.leaks : [each.wholeMachine]);
+export const counted = (each: Case): readonly Leak[] =>
+  each.leaks.length > 0 ? each.leaks : [each.wholeMachine];
 
 const latest = (days: readonly (Day | null)[]): Day | null =>
   days.reduce<Day | null>((last, day) => (day !== null && (last === null || day > last) ? day : last), null);
@@ -53,19 +54,25 @@ const latest = (days: readonly (Day | null)[]): Day | null =>
 /** v: the latest day on which a leak was verified, once every leak is. */
 export function verifiedOn(each: Case): Day | null {
   const leaks = counted(each);
-  return leaks.every((leak) => leak.state === 'verified') ? latest(leaks.map((leak) => leak.verifiedOn)) : null;
+  return leaks.every((leak) => leak.state === 'verified')
+    ? latest(leaks.map((leak) => leak.verifiedOn))
+    : null;
 }
 
 /** The latest first pass, once one stands for every leak. */
 export function initialPassedOn(each: Case): Day | null {
   const leaks = counted(each);
-  return leaks.every((leak) => leak.firstPassOn !== null) ? latest(leaks.map((leak) => leak.firstPassOn)) : null;
+  return leaks.every((leak) => leak.firstPassOn !== null)
+    ? latest(leaks.map((leak) => leak.firstPassOn))
+    : null;
 }
 
 /** The latest repair, once no leak is merely found. Without leaks the first test stands for it. */
 export function repairedOn(each: Case): Day | null {
   if (each.leaks.length === 0) return initialPassedOn(each);
-  return each.leaks.some((leak) => leak.state === 'found') ? null : latest(each.leaks.map((leak) => leak.repairedOn));
+  return each.leaks.some((leak) => leak.state === 'found')
+    ? null
+    : latest(each.leaks.map((leak) => leak.repairedOn));
 }
 
 export const PRESUMED_MONTHS = 12;
@@ -95,7 +102,12 @@ export function caseDays(history: MachineHistory, rates: readonly AdditionRate[]
 }
 
 /** All cases of a pack as of the history's day, as they opened. */
-export function casesOf(pack: Pack, history: MachineHistory, force: InForce, days: readonly DayOfEntries[]): Case[] {
+export function casesOf(
+  pack: Pack,
+  history: MachineHistory,
+  force: InForce,
+  days: readonly DayOfEntries[],
+): Case[] {
   // An `unrelatedLeak` reaches back to the day of its addition; what follows is then read anew.
   const unrelated = new Map<string, Day>();
   for (;;) {
@@ -152,7 +164,15 @@ class CaseReading {
       openedOn: day,
       openedBy,
       leaks: this.account.open(),
-      wholeMachine: { id: '', state: 'repaired', openedOn: day, repairedOn: null, evacuated: false, firstPassOn: null, verifiedOn: null },
+      wholeMachine: {
+        id: '',
+        state: 'repaired',
+        openedOn: day,
+        repairedOn: null,
+        evacuated: false,
+        firstPassOn: null,
+        verifiedOn: null,
+      },
       shutdown: false,
       extension: null,
       planFiledOn: null,
@@ -233,16 +253,23 @@ class CaseReading {
     const running = this.running;
     if (running) {
       this.applyToWholeMachine(running, work);
-      if (this.pack.opens === 'anyLeak' || running.exceededAgainOn !== null || verifiedOn(running) === null) this.join(running);
+      if (this.pack.opens === 'anyLeak' || running.exceededAgainOn !== null || verifiedOn(running) === null)
+        this.join(running);
       if (verifiedOn(running) === null) running.undecidable = false;
-    } else if (this.pack.opens === 'anyLeak' && opened.length > 0 && this.mayOpen(day) && this.coversOn(day)) {
+    } else if (
+      this.pack.opens === 'anyLeak' &&
+      opened.length > 0 &&
+      this.mayOpen(day) &&
+      this.coversOn(day)
+    ) {
       this.open(day, null);
     }
     this.closeVerified(day);
   }
 
   private applyToWholeMachine(running: Case, { day, entry }: LeakWork): void {
-    if (running.leaks.length > 0 || entry.kind !== 'verificationTest' || (entry.leakIds ?? []).length > 0) return;
+    if (running.leaks.length > 0 || entry.kind !== 'verificationTest' || (entry.leakIds ?? []).length > 0)
+      return;
     if (entry.result === 'pass') applyPass(running.wholeMachine, entry.stage, day, this.pack.firstTestNeeded);
     else failWhole([running.wholeMachine]);
   }
@@ -254,7 +281,12 @@ class CaseReading {
   /** Any-leak packs: a case closes when every leak is verified and no plan was filed. */
   private closeVerified(day: Day): void {
     const running = this.running;
-    if (running && this.pack.opens === 'anyLeak' && running.planFiledOn === null && verifiedOn(running) !== null) {
+    if (
+      running &&
+      this.pack.opens === 'anyLeak' &&
+      running.planFiledOn === null &&
+      verifiedOn(running) !== null
+    ) {
       this.close('verified', day);
     }
   }

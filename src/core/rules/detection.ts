@@ -13,16 +13,30 @@ export function detectionDuties(history: MachineHistory, force: InForce): Obliga
   return spell.covering.flatMap((pack): Obligation[] => {
     const rule = pack.detection;
     if (!rule || spell.fullCharge === null || !rule.categories.includes(spell.category)) return [];
-    if (spell.fullCharge < massFigureOn(rule.fullChargeAtLeast, asOf) || installed < dayOf(rule.installedFrom)) return [];
+    if (
+      spell.fullCharge < massFigureOn(rule.fullChargeAtLeast, asOf) ||
+      installed < dayOf(rule.installedFrom)
+    )
+      return [];
     const older = installed < dayOf(rule.olderInstalledBefore);
     const days = valueOn(rule.dueAfterInstallation, installed);
     const fitBy: { due: Day; why: Why } = older
       ? { due: dayOf(rule.olderDue), why: { rule: 'detectionFixed', installedOn: installed } }
-      : { due: addDays(installed, days), why: { rule: 'detectionAfterInstallation', installedOn: installed, days } };
+      : {
+          due: addDays(installed, days),
+          why: { rule: 'detectionAfterInstallation', installedOn: installed, days },
+        };
     const common = { pack, doneOn: null, ended: false, caseOpenedOn: null, source: rule.source };
     if (spell.detection === 'none') return [{ ...common, ...fitBy, kind: 'detection' }];
     const since = history.detectionChecks.at(-1) ?? fitBy.due;
     const months = valueOn(rule.checkEvery, asOf);
-    return [{ ...common, kind: 'detectionCheck', due: addMonths(since, months), why: { rule: 'detectionCheck', since, months } }];
+    return [
+      {
+        ...common,
+        kind: 'detectionCheck',
+        due: addMonths(since, months),
+        why: { rule: 'detectionCheck', since, months },
+      },
+    ];
   });
 }

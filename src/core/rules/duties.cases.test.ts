@@ -21,18 +21,38 @@ import {
 
 /** F = 100 lb, gas on 1 March, 12 lb on 1 June 2026: 47.6 %, the case opens that day */
 const exceedance = [gas('2026-03-01'), topOff('2026-06-01', 12)];
-const case12 = [...exceedance, found('2026-06-02'), repaired('2026-06-03'), initialPass('2026-06-04'), followUpPass('2026-06-10')];
-const hfc = (facts: Fact[], asOf: string, scene: Scene = {}) => duties(documentOf(facts, asOf, scene), 'us-hfc');
+const case12 = [
+  ...exceedance,
+  found('2026-06-02'),
+  repaired('2026-06-03'),
+  initialPass('2026-06-04'),
+  followUpPass('2026-06-10'),
+];
+const hfc = (facts: Fact[], asOf: string, scene: Scene = {}) =>
+  duties(documentOf(facts, asOf, scene), 'us-hfc');
 const summary = (facts: Fact[], asOf: string, scene: Scene = {}, pack = 'us-hfc') =>
   documentOf(facts, asOf, scene)
     .cases.filter((each) => each.pack === pack)
-    .map((each) => [each.openedOn, each.state, each.closedOn, each.closedBecause].filter((part) => part !== null).join(' '));
+    .map((each) =>
+      [each.openedOn, each.state, each.closedOn, each.closedBecause]
+        .filter((part) => part !== null)
+        .join(' '),
+    );
 
 describe('opening', () => {
   it('1: an exceedance is due for repair and first test in 30 days', () => {
-    expect(hfc(exceedance, '2026-06-20')).toEqual(['initialTest 2026-07-01 upcoming', 'repair 2026-07-01 upcoming']);
-    expect(hfc(exceedance, '2026-06-24')).toEqual(['initialTest 2026-07-01 dueSoon', 'repair 2026-07-01 dueSoon']);
-    expect(hfc(exceedance, '2026-07-01')).toEqual(['initialTest 2026-07-01 dueSoon', 'repair 2026-07-01 dueSoon']);
+    expect(hfc(exceedance, '2026-06-20')).toEqual([
+      'initialTest 2026-07-01 upcoming',
+      'repair 2026-07-01 upcoming',
+    ]);
+    expect(hfc(exceedance, '2026-06-24')).toEqual([
+      'initialTest 2026-07-01 dueSoon',
+      'repair 2026-07-01 dueSoon',
+    ]);
+    expect(hfc(exceedance, '2026-07-01')).toEqual([
+      'initialTest 2026-07-01 dueSoon',
+      'repair 2026-07-01 dueSoon',
+    ]);
   });
 
   it('13: what was done before the opening counts', () => {
@@ -58,20 +78,28 @@ describe('opening', () => {
       '2026-05-19',
       '2026-05-17',
     ]);
-    expect(summary([...before, followUpPass('2026-05-08'), added('2026-05-08', 'recharge', 100)], '2026-05-10')).toEqual([
-      '2026-05-08 verified',
-    ]);
+    expect(
+      summary([...before, followUpPass('2026-05-08'), added('2026-05-08', 'recharge', 100)], '2026-05-10'),
+    ).toEqual(['2026-05-08 verified']);
   });
 
   it('26: one entry bears on every case, or on that of its pack', () => {
     const scene: Scene = { packs: ['us-ods', 'us-hfc', 'us-ca'], appliance: { refrigerant: 'R-408A' } };
     const facts = [found('2026-05-31'), gas('2026-03-01'), topOff('2026-07-01', 12)];
     const due = (rest: object) => {
-      const document = documentOf([...facts, note('extension', '2026-07-10', { ground: 'parts', ...rest })], '2026-07-12', scene);
+      const document = documentOf(
+        [...facts, note('extension', '2026-07-10', { ground: 'parts', ...rest })],
+        '2026-07-12',
+        scene,
+      );
       return Object.fromEntries(document.cases.map((each) => [each.pack, each.repairDue]));
     };
     expect(due({})).toEqual({ 'us-ods': '2026-12-28', 'us-hfc': '2026-12-28', 'us-ca': '2026-07-15' });
-    expect(due({ pack: 'us-hfc' })).toEqual({ 'us-ods': '2026-07-31', 'us-hfc': '2026-12-28', 'us-ca': '2026-06-14' });
+    expect(due({ pack: 'us-hfc' })).toEqual({
+      'us-ods': '2026-07-31',
+      'us-hfc': '2026-12-28',
+      'us-ca': '2026-06-14',
+    });
   });
 
   it('26: an extension counts from the opening day to the closing day', () => {
@@ -89,8 +117,10 @@ describe('opening', () => {
   it('27: the record of the day decides the threshold', () => {
     const facts = [gas('2026-03-01'), topOff('2026-06-01', 7)];
     const exceeds = (on: string | null) =>
-      documentOf(on === null ? facts : [...facts, note('applianceChanged', on, { category: 'industrialProcess' })], '2026-07-01')
-        .additions[0];
+      documentOf(
+        on === null ? facts : [...facts, note('applianceChanged', on, { category: 'industrialProcess' })],
+        '2026-07-01',
+      ).additions[0];
     expect(exceeds(null)).toMatchObject({ percent: 27.771739, exceeds: { 'us-hfc': true } });
     expect(exceeds('2026-06-01')).toMatchObject({ exceeds: { 'us-hfc': false } });
     expect(exceeds('2026-06-02')).toMatchObject({ exceeds: { 'us-hfc': true } });
@@ -100,8 +130,12 @@ describe('opening', () => {
 describe('repair', () => {
   it('8: parts on order move the day, within the cap, and never back', () => {
     const due = (partsDeliveredOn: string | null) =>
-      caseOf(documentOf([...exceedance, note('extension', '2026-06-10', { ground: 'parts', partsDeliveredOn })], '2026-06-12'))
-        ?.repairDue;
+      caseOf(
+        documentOf(
+          [...exceedance, note('extension', '2026-06-10', { ground: 'parts', partsDeliveredOn })],
+          '2026-06-12',
+        ),
+      )?.repairDue;
     expect([due('2026-08-20'), due('2026-11-20'), due(null), due('2026-05-20')]).toEqual([
       '2026-09-19',
       '2026-11-28',
@@ -132,7 +166,12 @@ describe('repair', () => {
       initialPassedOn: null,
       followUpPassedOn: null,
     });
-    const done = [...second, repaired('2026-06-13', 'k2'), initialPass('2026-06-13', 'k2'), followUpPass('2026-06-15', 'k2')];
+    const done = [
+      ...second,
+      repaired('2026-06-13', 'k2'),
+      initialPass('2026-06-13', 'k2'),
+      followUpPass('2026-06-15', 'k2'),
+    ];
     expect(caseOf(documentOf(done, '2026-06-15'))).toMatchObject({
       state: 'verified',
       initialPassedOn: '2026-06-13',
@@ -144,7 +183,13 @@ describe('repair', () => {
     const due = (evacuated: boolean, ...days: string[]) =>
       caseOf(
         documentOf(
-          [...exceedance, found('2026-06-02'), repaired('2026-06-19', 'k1', evacuated), initialPass('2026-06-20'), ...days.map(normal)],
+          [
+            ...exceedance,
+            found('2026-06-02'),
+            repaired('2026-06-19', 'k1', evacuated),
+            initialPass('2026-06-20'),
+            ...days.map(normal),
+          ],
           '2026-06-26',
         ),
       )?.followUpDue;
@@ -157,14 +202,19 @@ describe('repair', () => {
   it('20: mothballing stops what counts in days', () => {
     const shut = [...exceedance, note('mothballed', '2026-06-11')];
     expect(caseOf(documentOf(shut, '2026-08-11'))?.repairDue).toBe('2026-08-31');
-    expect(caseOf(documentOf([...shut, topOff('2026-09-01', 1)], '2026-10-11'))?.repairDue).toBe('2026-09-21');
+    expect(caseOf(documentOf([...shut, topOff('2026-09-01', 1)], '2026-10-11'))?.repairDue).toBe(
+      '2026-09-21',
+    );
   });
 });
 
 describe('how a case ends', () => {
   it('12: an addition on the day of the follow-up is not yet the next one', () => {
     const same = [...case12, topOff('2026-06-10', 1)];
-    expect(documentOf(same, '2026-06-20').additions[1]).toMatchObject({ percent: 40.555556, exceeds: { 'us-hfc': true } });
+    expect(documentOf(same, '2026-06-20').additions[1]).toMatchObject({
+      percent: 40.555556,
+      exceeds: { 'us-hfc': true },
+    });
     expect(summary(same, '2026-06-20')).toEqual(['2026-06-01 verified']);
     const next = [...same, topOff('2026-09-01', 1)];
     expect(documentOf(next, '2026-09-02').additions[2]).toMatchObject({ percent: 4.39759 });
@@ -186,7 +236,9 @@ describe('how a case ends', () => {
   it('22: an addition that nobody weighed decides nothing, but prevents the presumption', () => {
     const unknown = [...case12, topOff('2026-09-01', null)];
     expect(summary(unknown, '2028-06-11')).toEqual(['2026-06-01 verified']);
-    expect(summary([...unknown, topOff('2027-08-01', 1)], '2028-06-11')).toEqual(['2026-06-01 closed 2027-08-01 confirmed']);
+    expect(summary([...unknown, topOff('2027-08-01', 1)], '2028-06-11')).toEqual([
+      '2026-06-01 closed 2027-08-01 confirmed',
+    ]);
     expect(summary([...unknown, topOff('2027-08-01', 60)], '2027-08-02')).toEqual(['2026-06-01 plan']);
   });
 
@@ -260,7 +312,8 @@ describe('inspections', () => {
     initialPass('2026-06-04'),
     followUpPass('2026-06-10'),
   ];
-  const inspections = (facts: Fact[], asOf: string) => duties(documentOf(facts, asOf, scene600), 'us-hfc', 'inspection');
+  const inspections = (facts: Fact[], asOf: string) =>
+    duties(documentOf(facts, asOf, scene600), 'us-hfc', 'inspection');
 
   it('18: four quiet quarters in a row end the series; a later case takes over', () => {
     expect(inspections(case18, '2026-06-20').map((each) => each.split(' ')[1])).toEqual([
@@ -270,7 +323,10 @@ describe('inspections', () => {
       '2027-06-10',
     ]);
     const again = [...case18, topOff('2026-08-01', 1), topOff('2026-12-01', 90)];
-    expect(summary(again, '2026-12-02', scene600)).toEqual(['2026-06-01 closed 2026-08-01 confirmed', '2026-12-01 open']);
+    expect(summary(again, '2026-12-02', scene600)).toEqual([
+      '2026-06-01 closed 2026-08-01 confirmed',
+      '2026-12-01 open',
+    ]);
     expect(inspections(again, '2026-12-02').at(-1)).toBe('inspection 2027-12-10 upcoming');
     const verified = [
       ...again,
@@ -309,13 +365,20 @@ describe('inspections', () => {
       note('applianceChanged', '2027-03-01', { automaticDetection: 'whole' }),
       note('detectionCheck', '2027-03-01'),
     ];
-    expect(inspections(facts, '2027-03-05')).toEqual(['inspection 2026-09-10 overdue', 'inspection 2026-12-10 overdue']);
+    expect(inspections(facts, '2027-03-05')).toEqual([
+      'inspection 2026-09-10 overdue',
+      'inspection 2026-12-10 overdue',
+    ]);
   });
 
   it('28: an HFO in the European Union by kilograms', () => {
     const due = (kilograms: number) =>
       duties(
-        documentOf([inspected('2026-04-02')], '2026-05-01', { kilograms, packs: ['eu'], appliance: { refrigerant: 'R-1234yf' } }),
+        documentOf([inspected('2026-04-02')], '2026-05-01', {
+          kilograms,
+          packs: ['eu'],
+          appliance: { refrigerant: 'R-1234yf' },
+        }),
         'eu',
       );
     expect([due(9.9), due(10), due(100)]).toEqual([

@@ -29,7 +29,9 @@ export const figureSchema = z
   .superRefine((figure, context) => {
     figure.periods.forEach((period, index) => {
       const earlier = figure.periods[index - 1];
-      const sorted = earlier ? period.from !== null && (earlier.from === null || earlier.from < period.from) : period.from === null;
+      const sorted = earlier
+        ? period.from !== null && (earlier.from === null || earlier.from < period.from)
+        : period.from === null;
       if (!sorted) {
         context.addIssue({
           code: 'custom',

@@ -8,7 +8,17 @@ import { type ExactGrams, NO_MASS, grams } from '../quantity/mass';
 import type { LeakRateMethod } from '../logbook/fields';
 import type { MachineHistory } from '../logbook/history';
 import { type InForce, methodOn, spellOn } from './inForce';
-import { type DaysSince, type GasLedger, WINDOW_REACH, YEAR_DAYS, daysSince, firstIndexFrom, sumOf, thresholdOn, windowStart } from './leakRate';
+import {
+  type DaysSince,
+  type GasLedger,
+  WINDOW_REACH,
+  YEAR_DAYS,
+  daysSince,
+  firstIndexFrom,
+  sumOf,
+  thresholdOn,
+  windowStart,
+} from './leakRate';
 import type { LeakAccount } from './leaks';
 import type { Pack } from './pack';
 
@@ -48,10 +58,17 @@ const PERCENT_UNIT = 10n ** BigInt(PERCENT_PLACES) * 100n;
 const share = (fullCharge: ExactGrams, percent: number, numerator: number): bigint =>
   fullCharge * scaledDecimal(percent, PERCENT_PLACES) * BigInt(numerator);
 
-export type HeadroomAnswer = { known: true; headroom: Headroom } | { known: false; why: 'retired' | 'noFullCharge' | 'noLimit' | 'notWeighed' };
+export type HeadroomAnswer =
+  | { known: true; headroom: Headroom }
+  | { known: false; why: 'retired' | 'noFullCharge' | 'noLimit' | 'notWeighed' };
 
 /** Headroom as of the history's day. */
-export function headroom(history: MachineHistory, ledger: GasLedger, force: InForce, account: LeakAccount): HeadroomAnswer {
+export function headroom(
+  history: MachineHistory,
+  ledger: GasLedger,
+  force: InForce,
+  account: LeakAccount,
+): HeadroomAnswer {
   const on = history.asOf;
   if (history.retiredOn !== null) return { known: false, why: 'retired' };
   const { fullCharge } = spellOn(force, on);
@@ -68,23 +85,45 @@ export function headroom(history: MachineHistory, ledger: GasLedger, force: InFo
     const spent = sumOf(ledger, firstIndexFrom(ledger, window.from), ledger.days.length);
     if (spent === null) return { known: false, why: 'notWeighed' };
     const free = (allowance > spent ? allowance - spent : 0n) as ExactGrams;
-    return { known: true, headroom: { ...common, allowance, earned: allowance, spent, free, since: null, windowFrom: window.from, leakId: null } };
+    return {
+      known: true,
+      headroom: {
+        ...common,
+        allowance,
+        earned: allowance,
+        spent,
+        free,
+        since: null,
+        windowFrom: window.from,
+        leakId: null,
+      },
+    };
   }
 
   const chain = chainOfNext(ledger, on, account);
   const spent = sumOf(ledger, chain.from, ledger.days.length);
   if (spent === null) return { known: false, why: 'notWeighed' };
   const since = daysSince(ledger, chain.from, ledger.days[chain.from]?.day ?? on, on);
-  const earned = halfUp(share(fullCharge, percent, since.days), PERCENT_UNIT * BigInt(YEAR_DAYS)) as ExactGrams;
+  const earned = halfUp(
+    share(fullCharge, percent, since.days),
+    PERCENT_UNIT * BigInt(YEAR_DAYS),
+  ) as ExactGrams;
   const free = (earned > spent ? earned - spent : NO_MASS) as ExactGrams;
-  return { known: true, headroom: { ...common, allowance, earned, spent, free, since, windowFrom: null, leakId: chain.leakId } };
+  return {
+    known: true,
+    headroom: { ...common, allowance, earned, spent, free, since, windowFrom: null, leakId: chain.leakId },
+  };
 }
 
 /**
  * The chain of an addition on `on`. It is taken to carry the leak of the last gas day, unless that day is
  * earlier and the leak has been verified since.
  */
-function chainOfNext(ledger: GasLedger, on: Day, account: LeakAccount): { from: number; leakId: string | null } {
+function chainOfNext(
+  ledger: GasLedger,
+  on: Day,
+  account: LeakAccount,
+): { from: number; leakId: string | null } {
   const lastIndex = ledger.days.length - 1;
   const last = ledger.days[lastIndex];
   if (!last) return { from: 0, leakId: null };
@@ -96,4 +135,5 @@ function chainOfNext(ledger: GasLedger, on: Day, account: LeakAccount): { from: 
 }
 
 /** Headroom in grams with 4 decimals; for tests and documents. */
-export const headroomGrams = (answer: HeadroomAnswer): number | null => (answer.known ? grams(answer.headroom.free) : null);
+export const headroomGrams = (answer: HeadroomAnswer): number | null =>
+  answer.known ? grams(answer.headroom.free) : null;

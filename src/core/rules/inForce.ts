@@ -37,7 +37,8 @@ const BEFORE_ALL = -Infinity as Day;
 
 /** A figure of mass as exact grams on a day. */
 export function massFigureOn(figure: Figure, day: Day): ExactGrams {
-  if (figure.unit !== 'lb' && figure.unit !== 'kg') throw new Error(`A mass is in lb or kg, not ${figure.unit}.`);
+  if (figure.unit !== 'lb' && figure.unit !== 'kg')
+    throw new Error(`A mass is in lb or kg, not ${figure.unit}.`);
   return exactGrams({ value: valueOn(figure, day), unit: figure.unit });
 }
 
@@ -59,7 +60,8 @@ function clauseHolds(clause: Clause, facts: Facts, fullCharge: ExactGrams, day: 
   if (clause.containsNone?.some((kind) => kinds.has(kind))) return false;
   if (clause.notLightCommercialAirConditioning && facts.lightCommercialAirConditioning) return false;
   if (clause.gwpAbove && gwpTenThousandths <= scaledDecimal(valueOn(clause.gwpAbove, day), 4)) return false;
-  if (clause.gwpAtLeast && gwpTenThousandths < scaledDecimal(valueOn(clause.gwpAtLeast, day), 4)) return false;
+  if (clause.gwpAtLeast && gwpTenThousandths < scaledDecimal(valueOn(clause.gwpAtLeast, day), 4))
+    return false;
   if (clause.fullChargeAbove && fullCharge <= massFigureOn(clause.fullChargeAbove, day)) return false;
   const least = (facts.hermetic ? clause.hermeticFullChargeAtLeast : undefined) ?? clause.fullChargeAtLeast;
   if (least && fullCharge < massFigureOn(least, day)) return false;
@@ -86,7 +88,8 @@ function packBoundaries(packs: readonly Pack[]): Day[] {
   const visit = (value: unknown): void => {
     if (Array.isArray(value)) value.forEach(visit);
     else if (value !== null && typeof value === 'object') {
-      if ('periods' in value) (value as Figure).periods.forEach((period) => period.from && days.add(dayOf(period.from)));
+      if ('periods' in value)
+        (value as Figure).periods.forEach((period) => period.from && days.add(dayOf(period.from)));
       else Object.values(value).forEach(visit);
     }
   };
@@ -135,10 +138,18 @@ export function inForce(history: MachineHistory, site: Site, packs: Packs): InFo
   const spells = [...starts]
     .sort((a, b) => a - b)
     .map((from): Spell => {
-      for (let set = history.fullCharges[charges]; set && set.day <= from; set = history.fullCharges[++charges]) {
+      for (
+        let set = history.fullCharges[charges];
+        set && set.day <= from;
+        set = history.fullCharges[++charges]
+      ) {
         facts = { ...facts, fullCharge: set.grams };
       }
-      for (let change = history.recordChanges[changes]; change && change.day <= from; change = history.recordChanges[++changes]) {
+      for (
+        let change = history.recordChanges[changes];
+        change && change.day <= from;
+        change = history.recordChanges[++changes]
+      ) {
         facts = changed(facts, change.entry);
       }
       const spell = { ...facts, from };
@@ -157,7 +168,8 @@ function changed(
     category: entry.category ?? facts.category,
     detection: entry.automaticDetection ?? facts.detection,
     hermetic: entry.hermetic ?? facts.hermetic,
-    lightCommercialAirConditioning: entry.lightCommercialAirConditioning ?? facts.lightCommercialAirConditioning,
+    lightCommercialAirConditioning:
+      entry.lightCommercialAirConditioning ?? facts.lightCommercialAirConditioning,
   };
 }
 

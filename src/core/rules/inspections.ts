@@ -23,7 +23,8 @@ function seriesClass(pack: Pack, spell: Spell, v: Day): { everyMonths: number; q
   const rule = pack.seriesInspections;
   if (!rule || spell.fullCharge === null) return null;
   const quarterly =
-    rule.quarterlyCategories.includes(spell.category) && spell.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
+    rule.quarterlyCategories.includes(spell.category) &&
+    spell.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
   if (quarterly) return { everyMonths: valueOn(rule.quarterlyEvery, v), quarterly };
   if (spell.fullCharge < massFigureOn(rule.yearlyFrom, v)) return null;
   return { everyMonths: valueOn(rule.yearlyEvery, v), quarterly };
@@ -53,12 +54,16 @@ export function seriesInspections(
     const inspectionClass = seriesClass(pack, spellOn(force, v), v);
     if (!inspectionClass) return [];
     const { everyMonths, quarterly } = inspectionClass;
-    const laterV = cases.slice(index + 1).find((later) => later.followUpPassedOn !== null)?.followUpPassedOn ?? null;
+    const laterV =
+      cases.slice(index + 1).find((later) => later.followUpPassedOn !== null)?.followUpPassedOn ?? null;
     const exceededOn = rates
       .filter((rate) => judgement(rate, pack) === true)
       .map((rate) => rate.gasDay.day)
       .filter((day) => day > v && (laterV === null || day <= laterV));
-    const endedOn = firstOnOrAfter([...history.retrofits, ...(history.retiredOn === null ? [] : [history.retiredOn])], v);
+    const endedOn = firstOnOrAfter(
+      [...history.retrofits, ...(history.retiredOn === null ? [] : [history.retiredOn])],
+      v,
+    );
     const last = lastNumber(v, everyMonths, quarterly, exceededOn);
     const obligations: Obligation[] = [];
     for (let number = 1; number <= last; number += 1) {
@@ -84,7 +89,10 @@ export function seriesInspections(
 }
 
 const firstOnOrAfter = (days: readonly Day[], from: Day): Day | null =>
-  days.reduce<Day | null>((first, day) => (day >= from && (first === null || day < first) ? day : first), null);
+  days.reduce<Day | null>(
+    (first, day) => (day >= from && (first === null || day < first) ? day : first),
+    null,
+  );
 
 const earliest = (a: Day | null, b: Day | null): Day | null => (a === null ? b : b === null || a < b ? a : b);
 
@@ -93,12 +101,20 @@ export function regularInterval(pack: Pack, spell: Spell, day: Day): number | nu
   const rule = pack.alwaysInspections;
   if (!rule) return null;
   const charge: ExactGrams = spell.fullCharge ?? NO_MASS;
-  if (rule.noneUnderWholeDetectionFrom && spell.detection === 'whole' && charge >= massFigureOn(rule.noneUnderWholeDetectionFrom, day)) {
+  if (
+    rule.noneUnderWholeDetectionFrom &&
+    spell.detection === 'whole' &&
+    charge >= massFigureOn(rule.noneUnderWholeDetectionFrom, day)
+  ) {
     return null;
   }
-  const measure = rule.measures.find((each) => each.contains === null || spell.refrigerant.kinds.has(each.contains));
+  const measure = rule.measures.find(
+    (each) => each.contains === null || spell.refrigerant.kinds.has(each.contains),
+  );
   const band = measure?.bands.find(({ atLeast }) =>
-    measure.by === 'co2e' ? co2eAtLeast(co2e(charge, spell.refrigerant), valueOn(atLeast, day)) : charge >= massFigureOn(atLeast, day),
+    measure.by === 'co2e'
+      ? co2eAtLeast(co2e(charge, spell.refrigerant), valueOn(atLeast, day))
+      : charge >= massFigureOn(atLeast, day),
   );
   if (!band) return null;
   const fitted = rule.detectionFactor?.fitted.includes(spell.detection) ?? false;
@@ -133,25 +149,36 @@ export function regularInspections(history: MachineHistory, force: InForce): Obl
   });
 }
 
-function regularClock(pack: Pack, history: MachineHistory): { since: Day; basis: 'inspection' | 'installed' | 'packFrom' } | null {
+function regularClock(
+  pack: Pack,
+  history: MachineHistory,
+): { since: Day; basis: 'inspection' | 'installed' | 'packFrom' } | null {
   const last = history.inspections.at(-1);
   if (last !== undefined) return { since: last, basis: 'inspection' };
   const installed = installedOn(history.appliance);
   if (installed === null && pack.alwaysInspections?.needsInstallationDay) return null;
   const from = pack.from === null ? null : dayOf(pack.from);
-  if (installed !== null && (from === null || installed > from)) return { since: installed, basis: 'installed' };
+  if (installed !== null && (from === null || installed > from))
+    return { since: installed, basis: 'installed' };
   return from === null ? null : { since: from, basis: 'packFrom' };
 }
 
 /** Inspections that a large addition asks for on its own day. */
-export function inspectionsAtAdditions(history: MachineHistory, rates: readonly AdditionRate[]): Obligation[] {
+export function inspectionsAtAdditions(
+  history: MachineHistory,
+  force: InForce,
+  rates: readonly AdditionRate[],
+): Obligation[] {
   const { retiredOn } = history;
+  if (!force.packs.some((pack) => pack.alwaysInspections?.atAddition)) return [];
   return rates.flatMap(({ gasDay, spell }) =>
     spell.covering.flatMap((pack): Obligation[] => {
       const rule = pack.alwaysInspections?.atAddition;
       if (!rule || gasDay.unknown || spell.fullCharge === null) return [];
       const { day, net } = gasDay;
-      const large = net >= massFigureOn(rule.atLeast, day) && net * 100n >= spell.fullCharge * BigInt(valueOn(rule.atLeastShare, day));
+      const large =
+        net >= massFigureOn(rule.atLeast, day) &&
+        net * 100n >= spell.fullCharge * BigInt(valueOn(rule.atLeastShare, day));
       if (!large) return [];
       const done = history.inspections.find((inspected) => inspected >= day);
       return [

@@ -4,7 +4,7 @@
  * after rounding the percent to 6 decimals, halves up on the exact value.
  */
 import { type Day, addDays } from '../quantity/day';
-import { halfUp } from '../quantity/decimal';
+import { roundedQuotient } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { LeakRateMethod, PackId } from '../logbook/fields';
 import { valueOn } from './figure';
@@ -18,18 +18,18 @@ export const WINDOW_REACH = YEAR_DAYS - 1;
 
 /** Percents are kept as integers of 10^-6 percent, so that exactly 20 % is exactly 20,000,000. */
 export const PERCENT_SCALE = 1_000_000;
-const MILLIONTHS_OF_PERCENT = 100n * BigInt(PERCENT_SCALE);
+const MILLIONTHS_OF_PERCENT = 100 * PERCENT_SCALE;
 
 /**
  * Annualizing: lost / full charge × 365 / days × 100, in millionths of a percent.
  * 12 lb of 100 lb after 92 days is 47.608696 %.
  */
 export const annualizingPercent = (lost: ExactGrams, fullCharge: ExactGrams, days: number): number =>
-  Number(halfUp(lost * BigInt(YEAR_DAYS) * MILLIONTHS_OF_PERCENT, fullCharge * BigInt(days)));
+  roundedQuotient(lost, fullCharge * BigInt(days), YEAR_DAYS * MILLIONTHS_OF_PERCENT);
 
 /** Rolling average: lost in the window / full charge × 100, in millionths of a percent. */
 export const rollingPercent = (lost: ExactGrams, fullCharge: ExactGrams): number =>
-  Number(halfUp(lost * MILLIONTHS_OF_PERCENT, fullCharge));
+  roundedQuotient(lost, fullCharge, MILLIONTHS_OF_PERCENT);
 
 /** From what day the days of annualizing run, and what that day is. */
 export interface DaysSince {
@@ -51,7 +51,11 @@ export interface GasLedger {
   installedOn: Day | null;
 }
 
-export function gasLedger(days: readonly GasDay[], shownRepairedOn: readonly Day[], installed: Day | null): GasLedger {
+export function gasLedger(
+  days: readonly GasDay[],
+  shownRepairedOn: readonly Day[],
+  installed: Day | null,
+): GasLedger {
   const netBefore: ExactGrams[] = [NO_MASS];
   const unknownBefore: number[] = [0];
   const runStart: number[] = [];
@@ -84,9 +88,14 @@ export function firstIndexFrom(ledger: GasLedger, day: Day, guess = 0): number {
 /** Days from the last gas day before a chain's first day, or from installation, to `day`; at most 365. */
 export function daysSince(ledger: GasLedger, chainStart: number, firstDay: Day, day: Day): DaysSince {
   const previous = ledger.days[chainStart - 1];
-  if (previous) return { since: previous.day, basis: 'gasDay', days: Math.min(YEAR_DAYS, day - previous.day) };
+  if (previous)
+    return { since: previous.day, basis: 'gasDay', days: Math.min(YEAR_DAYS, day - previous.day) };
   if (ledger.installedOn !== null && ledger.installedOn < firstDay) {
-    return { since: ledger.installedOn, basis: 'installed', days: Math.min(YEAR_DAYS, day - ledger.installedOn) };
+    return {
+      since: ledger.installedOn,
+      basis: 'installed',
+      days: Math.min(YEAR_DAYS, day - ledger.installedOn),
+    };
   }
   return { since: null, basis: 'unknown', days: YEAR_DAYS };
 }
@@ -98,7 +107,9 @@ export function windowStart(ledger: GasLedger, day: Day): { from: Day; afterRepa
   for (let index = shownRepairedOn.length - 1; index >= 0; index -= 1) {
     const shown = shownRepairedOn[index];
     if (shown !== undefined && shown < day) {
-      return shown >= earliest ? { from: addDays(shown, 1), afterRepair: true } : { from: earliest, afterRepair: false };
+      return shown >= earliest
+        ? { from: addDays(shown, 1), afterRepair: true }
+        : { from: earliest, afterRepair: false };
     }
   }
   return { from: earliest, afterRepair: false };
@@ -124,7 +135,13 @@ export const thresholdOn = (pack: Pack, spell: Spell, day: Day): number => {
 };
 
 /** The rates of one gas day that stands in the list of additions. */
-function rateOf(ledger: GasLedger, index: number, gasDay: GasDay, force: InForce, guesses: { reach: number; window: number }): AdditionRate {
+function rateOf(
+  ledger: GasLedger,
+  index: number,
+  gasDay: GasDay,
+  force: InForce,
+  guesses: { reach: number; window: number },
+): AdditionRate {
   const { day } = gasDay;
   const spell = spellOn(force, day);
   const { fullCharge } = spell;
@@ -135,14 +152,16 @@ function rateOf(ledger: GasLedger, index: number, gasDay: GasDay, force: InForce
   const window = windowStart(ledger, day);
   guesses.window = firstIndexFrom(ledger, window.from, guesses.window);
   const windowLost = sumOf(ledger, guesses.window, index + 1);
-  const annualizing = chainLost === null || fullCharge === null ? null : annualizingPercent(chainLost, fullCharge, since.days);
+  const annualizing =
+    chainLost === null || fullCharge === null ? null : annualizingPercent(chainLost, fullCharge, since.days);
   const rolling = windowLost === null || fullCharge === null ? null : rollingPercent(windowLost, fullCharge);
   const method = methodOn(force.site, day);
   const millionths = method === 'annualizing' ? annualizing : rolling;
   const exceeds: AdditionRate['exceeds'] = {};
   if (fullCharge !== null) {
     for (const pack of spell.covering) {
-      exceeds[pack.id] = millionths === null ? null : millionths > thresholdOn(pack, spell, day) * PERCENT_SCALE;
+      exceeds[pack.id] =
+        millionths === null ? null : millionths > thresholdOn(pack, spell, day) * PERCENT_SCALE;
     }
   }
   return {

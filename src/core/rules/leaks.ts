@@ -55,7 +55,8 @@ export class LeakAccount {
       }
       case 'verificationTest': {
         const named = entry.leakIds ?? [];
-        const leaks = named.length === 0 ? this.byId.values() : named.flatMap((id) => this.byId.get(id) ?? []);
+        const leaks =
+          named.length === 0 ? this.byId.values() : named.flatMap((id) => this.byId.get(id) ?? []);
         if (entry.result === 'pass') {
           for (const leak of leaks) applyPass(leak, entry.stage, day, this.firstTestNeeded);
           return [];
@@ -91,11 +92,19 @@ function backToFound(leak: Leak): void {
 }
 
 /** A passed test: one step on, or nothing; a first pass keeps its date. */
-export function applyPass(leak: Leak, stage: 'initial' | 'followUp', day: Day, firstTestNeeded: boolean): void {
+export function applyPass(
+  leak: Leak,
+  stage: 'initial' | 'followUp',
+  day: Day,
+  firstTestNeeded: boolean,
+): void {
   if (stage === 'initial' && leak.state === 'repaired') {
     leak.state = 'tested';
     leak.firstPassOn = day;
-  } else if (stage === 'followUp' && (leak.state === 'tested' || (!firstTestNeeded && leak.state === 'repaired'))) {
+  } else if (
+    stage === 'followUp' &&
+    (leak.state === 'tested' || (!firstTestNeeded && leak.state === 'repaired'))
+  ) {
     leak.state = 'verified';
     leak.verifiedOn = day;
   }
@@ -123,13 +132,21 @@ function failNamed(leaks: Iterable<Leak>): Leak[] {
 }
 
 /** Leak states after the last entry, and the days on which a follow-up test showed every leak repaired. */
-export function foldLeaks(work: readonly LeakWork[], firstTestNeeded = true): { account: LeakAccount; shownRepairedOn: Day[] } {
+export function foldLeaks(
+  work: readonly LeakWork[],
+  firstTestNeeded = true,
+): { account: LeakAccount; shownRepairedOn: Day[] } {
   const account = new LeakAccount(firstTestNeeded);
   const shownRepairedOn: Day[] = [];
   for (const each of work) {
     account.apply(each);
     const { entry } = each;
-    if (entry.kind === 'verificationTest' && entry.stage === 'followUp' && entry.result === 'pass' && !account.hasOpen()) {
+    if (
+      entry.kind === 'verificationTest' &&
+      entry.stage === 'followUp' &&
+      entry.result === 'pass' &&
+      !account.hasOpen()
+    ) {
       if (shownRepairedOn.at(-1) !== each.day) shownRepairedOn.push(each.day);
     }
   }

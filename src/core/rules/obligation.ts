@@ -20,7 +20,13 @@ export type ObligationState = 'done' | 'void' | 'overdue' | 'dueSoon' | 'upcomin
 /** What a due day follows from, with the figures that a sentence needs; the words live in the interface. */
 export type Why =
   | { rule: 'repairWindow'; openedOn: Day; days: number; shutdown: boolean }
-  | { rule: 'partsExtension'; openedOn: Day; deliveredOn: Day | null; afterDelivery: number | null; capDays: number }
+  | {
+      rule: 'partsExtension';
+      openedOn: Day;
+      deliveredOn: Day | null;
+      afterDelivery: number | null;
+      capDays: number;
+    }
   | { rule: 'otherExtension'; openedOn: Day; until: Day }
   | { rule: 'followUpDays'; start: Day; days: number; fromNormalOperation: boolean }
   | { rule: 'followUpMonths'; repairedOn: Day; months: number }
@@ -53,7 +59,10 @@ export interface Obligation {
 const SOON_DAYS = 7;
 
 /** The first that holds: done (late too), void, overdue, due within 7 days, upcoming. */
-export function stateOf(obligation: Pick<Obligation, 'due' | 'doneOn' | 'ended'>, asOf: Day): ObligationState {
+export function stateOf(
+  obligation: Pick<Obligation, 'due' | 'doneOn' | 'ended'>,
+  asOf: Day,
+): ObligationState {
   if (obligation.doneOn !== null) return 'done';
   if (obligation.ended) return 'void';
   if (obligation.due < asOf) return 'overdue';

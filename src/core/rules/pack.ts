@@ -72,7 +72,11 @@ export const packSchema = z.strictObject({
     .strictObject({
       /** the first measure whose kind the refrigerant contains; null: any refrigerant */
       measures: z.array(
-        z.strictObject({ contains: z.enum(KINDS).nullable(), by: z.enum(['fullCharge', 'co2e']), bands: z.array(bandSchema).min(1) }),
+        z.strictObject({
+          contains: z.enum(KINDS).nullable(),
+          by: z.enum(['fullCharge', 'co2e']),
+          bands: z.array(bandSchema).min(1),
+        }),
       ),
       detectionFactor: z.strictObject({ fitted: z.array(z.enum(DETECTIONS)), factor: z.number() }).nullable(),
       noneUnderWholeDetectionFrom: figure.nullable(),
@@ -116,7 +120,8 @@ export function definePack(data: z.input<typeof packSchema>): Pack {
   const parsed = packSchema.safeParse(data);
   if (!parsed.success) throw new Error(`Rule pack ${data.id}: ${z.prettifyError(parsed.error)}`);
   for (const each of CATEGORIES) {
-    if (parsed.data.threshold[each] === undefined) throw new Error(`Rule pack ${data.id}: no threshold for ${each}`);
+    if (parsed.data.threshold[each] === undefined)
+      throw new Error(`Rule pack ${data.id}: no threshold for ${each}`);
   }
   return parsed.data;
 }

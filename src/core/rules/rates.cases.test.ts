@@ -1,15 +1,46 @@
 /** Worked examples of leak rates: label, source, facts, what the rule says. Figures are those of the handbook. */
 import { describe, expect, it } from 'vitest';
-import { type Fact, type Scene, added, documentOf, found, gas, initialPass, followUpPass, percents, recovered, repaired, topOff } from '../testkit/facts';
+import {
+  type Fact,
+  type Scene,
+  added,
+  documentOf,
+  found,
+  gas,
+  initialPass,
+  followUpPass,
+  percents,
+  recovered,
+  repaired,
+  topOff,
+} from '../testkit/facts';
 
 const AS_OF = '2026-11-23';
 const rolling: Scene = { method: 'rolling' };
 
 const TABLE: [label: string, cite: string, facts: Fact[], scene: Scene, rates: (number | null)[]][] = [
-  ['12 lb after 92 days', '82.152 annualizing', [gas('2026-03-01'), topOff('2026-06-01', 12)], {}, [47.608696]],
+  [
+    '12 lb after 92 days',
+    '82.152 annualizing',
+    [gas('2026-03-01'), topOff('2026-06-01', 12)],
+    {},
+    [47.608696],
+  ],
   ['days stop at 365', '82.152 annualizing', [gas('2024-01-10'), topOff('2026-06-01', 20)], {}, [20]],
-  ['rolling sum of a year', '82.152 rolling', [topOff('2026-03-01', 8), topOff('2026-06-01', 12)], rolling, [8, 20]],
-  ['rolling sum just above', '82.152 rolling', [topOff('2026-03-01', 8), topOff('2026-06-01', 12.1)], rolling, [8, 20.1]],
+  [
+    'rolling sum of a year',
+    '82.152 rolling',
+    [topOff('2026-03-01', 8), topOff('2026-06-01', 12)],
+    rolling,
+    [8, 20],
+  ],
+  [
+    'rolling sum just above',
+    '82.152 rolling',
+    [topOff('2026-03-01', 8), topOff('2026-06-01', 12.1)],
+    rolling,
+    [8, 20.1],
+  ],
   [
     'a recharge repays what was recovered first',
     'handbook 2.3',
@@ -17,7 +48,13 @@ const TABLE: [label: string, cite: string, facts: Fact[], scene: Scene, rates: (
     {},
     [121.666667],
   ],
-  ['a season that comes back whole', '82.152 seasonal variance', [recovered('2025-10-15', 'seasonal', 30), added('2026-05-01', 'seasonal', 30)], {}, []],
+  [
+    'a season that comes back whole',
+    '82.152 seasonal variance',
+    [recovered('2025-10-15', 'seasonal', 30), added('2026-05-01', 'seasonal', 30)],
+    {},
+    [],
+  ],
   [
     'a season that comes back with more',
     '82.152 seasonal variance',
@@ -25,8 +62,20 @@ const TABLE: [label: string, cite: string, facts: Fact[], scene: Scene, rates: (
     rolling,
     [4],
   ],
-  ['a season, one day short of a year', 'handbook 2.3', [recovered('2025-10-15', 'seasonal', 30), added('2026-10-14', 'seasonal', 30)], rolling, []],
-  ['a season, twelve months later', 'handbook 2.3', [recovered('2025-10-15', 'seasonal', 30), added('2026-10-15', 'seasonal', 30)], rolling, [30]],
+  [
+    'a season, one day short of a year',
+    'handbook 2.3',
+    [recovered('2025-10-15', 'seasonal', 30), added('2026-10-14', 'seasonal', 30)],
+    rolling,
+    [],
+  ],
+  [
+    'a season, twelve months later',
+    'handbook 2.3',
+    [recovered('2025-10-15', 'seasonal', 30), added('2026-10-15', 'seasonal', 30)],
+    rolling,
+    [30],
+  ],
   [
     'a verified repair cuts the window, gas of that day drops out after it',
     'handbook 2.4',
@@ -65,7 +114,13 @@ const TABLE: [label: string, cite: string, facts: Fact[], scene: Scene, rates: (
     {},
     [30.932203, 36.868687],
   ],
-  ['2.2 lb of 55 lb after 73 days is exactly 20', 'handbook 2.7', [gas('2026-01-01'), topOff('2026-03-15', 2.2)], { pounds: 55 }, [20]],
+  [
+    '2.2 lb of 55 lb after 73 days is exactly 20',
+    'handbook 2.7',
+    [gas('2026-01-01'), topOff('2026-03-15', 2.2)],
+    { pounds: 55 },
+    [20],
+  ],
   [
     'a day that nobody weighed',
     'handbook 2.3',
@@ -80,19 +135,40 @@ const TABLE: [label: string, cite: string, facts: Fact[], scene: Scene, rates: (
     rolling,
     [null, null],
   ],
-  ['a recovery that nobody weighed repays nothing', 'handbook 2.3', [recovered('2026-05-04', 'repair', null), added('2026-05-08', 'recharge', 100)], rolling, [100]],
+  [
+    'a recovery that nobody weighed repays nothing',
+    'handbook 2.3',
+    [recovered('2026-05-04', 'repair', null), added('2026-05-08', 'recharge', 100)],
+    rolling,
+    [100],
+  ],
   [
     'a recharge that nobody weighed uses up the balance',
     'handbook 2.3',
-    [recovered('2025-02-04', 'repair', 60), added('2025-03-08', 'recharge', null), added('2026-05-08', 'recharge', 30)],
+    [
+      recovered('2025-02-04', 'repair', 60),
+      added('2025-03-08', 'recharge', null),
+      added('2026-05-08', 'recharge', 30),
+    ],
     rolling,
     [null, 30],
   ],
-  ['commissioned without a weight is only a gas day', 'handbook 2.3', [added('2026-05-04', 'commission', null), topOff('2026-06-04', 1)], {}, [11.774194]],
+  [
+    'commissioned without a weight is only a gas day',
+    'handbook 2.3',
+    [added('2026-05-04', 'commission', null), topOff('2026-06-04', 1)],
+    {},
+    [11.774194],
+  ],
   [
     'a chain reaches back 364 days',
     'handbook 2.4',
-    [gas('2025-01-01'), topOff('2025-05-01', 5, 'k1'), topOff('2025-11-01', 5, 'k1'), topOff('2026-06-01', 5, 'k1')],
+    [
+      gas('2025-01-01'),
+      topOff('2025-05-01', 5, 'k1'),
+      topOff('2025-11-01', 5, 'k1'),
+      topOff('2026-06-01', 5, 'k1'),
+    ],
     { method: 'rolling' },
     [5, 10, 10],
   ],
@@ -104,7 +180,11 @@ describe('leak rates of the worked examples', () => {
   });
 
   it('annualizes a chain over the days before its first gas (5 lb thrice for one leak)', () => {
-    const facts = [topOff('2025-05-01', 5, 'k1'), topOff('2025-11-01', 5, 'k1'), topOff('2026-06-01', 5, 'k1')];
+    const facts = [
+      topOff('2025-05-01', 5, 'k1'),
+      topOff('2025-11-01', 5, 'k1'),
+      topOff('2026-06-01', 5, 'k1'),
+    ];
     expect(percents(documentOf(facts, AS_OF))).toEqual([5, 10, 10]);
   });
 
@@ -116,7 +196,11 @@ describe('leak rates of the worked examples', () => {
   });
 
   it('gives null, not false, where an addition cannot be judged, and opens no case for it', () => {
-    const document = documentOf([gas('2026-03-01'), topOff('2026-05-01', null), topOff('2026-06-01', 12)], AS_OF, rolling);
+    const document = documentOf(
+      [gas('2026-03-01'), topOff('2026-05-01', null), topOff('2026-06-01', 12)],
+      AS_OF,
+      rolling,
+    );
     expect(document.additions.map((each) => each.exceeds)).toEqual([{ 'us-hfc': null }, { 'us-hfc': null }]);
     expect(document.cases).toEqual([]);
     expect(document.headroom.grams).toBeNull();
@@ -138,7 +222,9 @@ describe('headroom', () => {
     // 20 % of 100 lb × 92/365 = 5.041096 lb = 2286.602631 g
     expect(documentOf([gas('2026-03-01')], '2026-06-01').headroom.grams).toBe(2286.6026);
     // 2 lb less: 907.18474 g
-    expect(documentOf([gas('2026-03-01'), topOff('2026-06-01', 2)], '2026-06-01').headroom.grams).toBe(1379.4179);
+    expect(documentOf([gas('2026-03-01'), topOff('2026-06-01', 2)], '2026-06-01').headroom.grams).toBe(
+      1379.4179,
+    );
   });
 
   it('by the rolling average is the allowance less what the window holds', () => {
@@ -169,7 +255,8 @@ describe('calendar years', () => {
   });
 
   it('calls 125 % of the full charge in one year chronic', () => {
-    const years = (pounds: number) => documentOf([topOff('2026-02-01', 65), topOff('2026-09-01', pounds)], AS_OF).calendarYears;
+    const years = (pounds: number) =>
+      documentOf([topOff('2026-02-01', 65), topOff('2026-09-01', pounds)], AS_OF).calendarYears;
     expect(years(60)[0]).toMatchObject({ percent: 125, chronic: true });
     expect(years(59.9)[0]).toMatchObject({ percent: 124.9, chronic: false });
   });

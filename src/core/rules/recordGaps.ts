@@ -45,13 +45,17 @@ export function recordGaps(standing: Standing, people: readonly Person[]): Recor
         break;
       case 'verificationTest': {
         // A second test is made with the machine's own gas while it runs; only the first has test conditions.
-        const wanted = entry.stage === 'initial' ? (['section', 'testGas', 'atJoint', 'method'] as const) : (['method'] as const);
+        const wanted =
+          entry.stage === 'initial'
+            ? (['section', 'testGas', 'atJoint', 'method'] as const)
+            : (['method'] as const);
         const missing = wanted.filter((key) => entry[key] == null || entry[key] === '');
         if (missing.length > 0) gaps.push({ code: 'testWithoutConditions', day, missing: [...missing] });
         break;
       }
       case 'leakFound':
-        if (!entry.component && !entry.location) gaps.push({ code: 'leakWithoutPlace', day, leakId: entry.leakId });
+        if (!entry.component && !entry.location)
+          gaps.push({ code: 'leakWithoutPlace', day, leakId: entry.leakId });
         break;
       case 'leakInspection':
         if ((entry.methods ?? []).length === 0) gaps.push({ code: 'inspectionWithoutMethod', day });
@@ -60,7 +64,8 @@ export function recordGaps(standing: Standing, people: readonly Person[]): Recor
     }
   }
   for (const duty of standing.obligations) {
-    if (stateOf(duty, standing.history.asOf) === 'overdue') gaps.push({ code: 'overdue', day: duty.due, kind: duty.kind });
+    if (stateOf(duty, standing.history.asOf) === 'overdue')
+      gaps.push({ code: 'overdue', day: duty.due, kind: duty.kind });
   }
   return gaps.sort((a, b) => (a.day ?? -Infinity) - (b.day ?? -Infinity));
 }

@@ -58,7 +58,7 @@ export function standingOf(history: MachineHistory, site: Site, packs: Packs = S
     ...byPack.flatMap((cases) => cases.flatMap((each) => each.obligations)),
     ...byPack.flatMap((cases) => seriesInspections(cases, history, force, additions)),
     ...regularInspections(history, force),
-    ...inspectionsAtAdditions(history, additions),
+    ...inspectionsAtAdditions(history, force, additions),
     ...detectionDuties(history, force),
     ...chronicReports(history, years),
   ].sort(byDue);
@@ -80,14 +80,25 @@ export function standingOf(history: MachineHistory, site: Site, packs: Packs = S
 }
 
 const byOpening = (a: CaseStanding, b: CaseStanding): number =>
-  a.case.openedOn - b.case.openedOn || (a.case.pack.id < b.case.pack.id ? -1 : a.case.pack.id > b.case.pack.id ? 1 : 0);
+  a.case.openedOn - b.case.openedOn ||
+  (a.case.pack.id < b.case.pack.id ? -1 : a.case.pack.id > b.case.pack.id ? 1 : 0);
 
-function notesOf(history: MachineHistory, present: Spell, additions: readonly AdditionRate[], free: HeadroomAnswer): NoteCode[] {
+function notesOf(
+  history: MachineHistory,
+  present: Spell,
+  additions: readonly AdditionRate[],
+  free: HeadroomAnswer,
+): NoteCode[] {
   const daysUnknown =
-    additions.some((each) => each.annualizing.millionths !== null && each.annualizing.since.basis === 'unknown') ||
+    additions.some(
+      (each) => each.annualizing.millionths !== null && each.annualizing.since.basis === 'unknown',
+    ) ||
     (free.known && free.headroom.since?.basis === 'unknown');
-  const fullChargeUnknown = present.fullCharge === null || additions.some((each) => each.spell.fullCharge === null);
-  const recoveredUnknown = history.gas.some(({ entry }) => entry.kind === 'refrigerantRecovered' && entry.mass === null);
+  const fullChargeUnknown =
+    present.fullCharge === null || additions.some((each) => each.spell.fullCharge === null);
+  const recoveredUnknown = history.gas.some(
+    ({ entry }) => entry.kind === 'refrigerantRecovered' && entry.mass === null,
+  );
   const weightUnknown = additions.some((each) => each.gasDay.unknown);
   const held = { daysUnknown, fullChargeUnknown, recoveredUnknown, weightUnknown };
   return NOTE_CODES.filter((code) => held[code]);

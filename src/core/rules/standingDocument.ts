@@ -10,7 +10,8 @@ import { stateOf } from './obligation';
 import { type Packs, SHIPPED_PACKS } from './packs/shipped';
 import { type Standing, standingOf } from './standing';
 
-const percent = (millionths: number | null): number | null => (millionths === null ? null : millionths / PERCENT_SCALE);
+const percent = (millionths: number | null): number | null =>
+  millionths === null ? null : millionths / PERCENT_SCALE;
 const dateOrNull = (day: Day | null): string | null => (day === null ? null : dayText(day));
 
 export type ApplianceStanding = ReturnType<typeof standingDocument>;

@@ -41,12 +41,18 @@ export interface MachineSummary {
 function overPercent(standing: Standing): number {
   const running = standing.cases.filter((each) => each.state !== 'closed' && each.state !== 'verified');
   const candidates = running.flatMap((each) => {
-    const addition = standing.additions.find((rate) => rate.gasDay.day === (each.case.exceededAgainOn ?? each.case.openedBy?.gasDay.day));
+    const addition = standing.additions.find(
+      (rate) => rate.gasDay.day === (each.case.exceededAgainOn ?? each.case.openedBy?.gasDay.day),
+    );
     return addition ? [{ addition, pack: each.case.pack }] : [];
   });
   const last = standing.additions.at(-1);
   if (last?.gasDay.day === standing.history.asOf) {
-    candidates.push(...last.spell.covering.filter((pack) => pack.opens === 'percent').map((pack) => ({ addition: last, pack })));
+    candidates.push(
+      ...last.spell.covering
+        .filter((pack) => pack.opens === 'percent')
+        .map((pack) => ({ addition: last, pack })),
+    );
   }
   return candidates.reduce((most, { addition, pack }) => {
     if (addition.millionths === null || pack.threshold[addition.spell.category] === null) return most;
@@ -76,7 +82,10 @@ function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
   if (standing.history.retiredOn !== null) return 'retired';
   const states = standing.obligations.map((each) => stateOf(each, asOf));
   if (states.includes('overdue')) return 'overdue';
-  if (standing.cases.some((each) => each.state === 'open' || each.state === 'tested' || each.state === 'plan')) return 'caseOpen';
+  if (
+    standing.cases.some((each) => each.state === 'open' || each.state === 'tested' || each.state === 'plan')
+  )
+    return 'caseOpen';
   if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
   if (rod.limit) return rod.freeGrams < rod.allowanceGrams * SMALL_SHARE ? 'watch' : 'healthy';
   return rod.why === 'noLimit' ? 'healthy' : 'unknown';
@@ -96,7 +105,11 @@ export function summaryOf(standing: Standing): MachineSummary {
     packs: standing.present.covering.map((pack) => pack.id),
     rod,
     latest: latest
-      ? { on: dayText(latest.gasDay.day), percent: latest.millionths === null ? null : latest.millionths / PERCENT_SCALE, method: latest.method }
+      ? {
+          on: dayText(latest.gasDay.day),
+          percent: latest.millionths === null ? null : latest.millionths / PERCENT_SCALE,
+          method: latest.method,
+        }
       : null,
     nextDue: next ? { kind: next.kind, due: dayText(next.due), pack: next.pack.id } : null,
     openLeaks: standing.leaks.open().length,

@@ -27,7 +27,8 @@ export const added = (on: string, reason: string, pounds: number | null, rest: o
     reason,
     ...rest,
   });
-export const topOff = (on: string, pounds: number | null, leakId?: string) => added(on, 'topOff', pounds, { leakId });
+export const topOff = (on: string, pounds: number | null, leakId?: string) =>
+  added(on, 'topOff', pounds, { leakId });
 export const recovered = (on: string, reason: string, pounds: number | null) =>
   fact('refrigerantRecovered', on, {
     mass: pounds === null ? null : lb(pounds),
@@ -35,7 +36,8 @@ export const recovered = (on: string, reason: string, pounds: number | null) =>
     reason,
   });
 export const found = (on: string, leakId = 'k1') => fact('leakFound', on, { leakId });
-export const repaired = (on: string, leakId = 'k1', evacuated = false) => fact('leakRepaired', on, { leakId, evacuated });
+export const repaired = (on: string, leakId = 'k1', evacuated = false) =>
+  fact('leakRepaired', on, { leakId, evacuated });
 const test = (on: string, stage: string, result: string, leakIds: string[]) =>
   fact('verificationTest', on, { stage, result, leakIds });
 export const initialPass = (on: string, ...leaks: string[]) => test(on, 'initial', 'pass', leaks);
@@ -60,7 +62,13 @@ export function sceneOf({ packs = ['us-ods', 'us-hfc'], method = 'annualizing', 
   appliance: Appliance;
 } {
   return {
-    site: { id: 's', name: 'site', timezone: 'America/Chicago', packs, leakRateMethod: [{ from: '2020-01-01', method }] },
+    site: {
+      id: 's',
+      name: 'site',
+      timezone: 'America/Chicago',
+      packs,
+      leakRateMethod: [{ from: '2020-01-01', method }],
+    },
     appliance: {
       id: 'a',
       siteId: 's',
@@ -77,7 +85,10 @@ export function storyOf(facts: readonly Fact[], scene: Scene = {}): Entry[] {
   const { pounds = 100, kilograms } = scene;
   const mass = kilograms === undefined ? (pounds === null ? null : lb(pounds)) : kg(kilograms);
   const all = mass === null ? facts : [charge('2015-01-01', mass), ...facts];
-  return all.map((each, index) => ({ id: `e${String(index).padStart(4, '0')}`, by: 'p', applianceId: 'a', ...each }) as Entry);
+  return all.map(
+    (each, index) =>
+      ({ id: `e${String(index).padStart(4, '0')}`, by: 'p', applianceId: 'a', ...each }) as Entry,
+  );
 }
 
 export function standing(facts: readonly Fact[], asOf: string, scene: Scene = {}): Standing {
@@ -99,7 +110,8 @@ export function duties(document: Document, pack: string, ...kinds: string[]): st
 }
 
 /** Percents of the additions, in order. */
-export const percents = (document: Document): (number | null)[] => document.additions.map((each) => each.percent);
+export const percents = (document: Document): (number | null)[] =>
+  document.additions.map((each) => each.percent);
 
 export const caseOf = (document: Document, pack = 'us-hfc', index = 0) =>
   document.cases.filter((each) => each.pack === pack)[index];

@@ -88,9 +88,14 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
       if (!present) throw notFound('site');
       const list = present.leakRateMethod ?? [];
       if (list.some((each) => each.from === change.from)) {
-        throw invalid([{ path: ['from'], message: 'is a day on which the method changes already; choose another day' }]);
+        throw invalid([
+          { path: ['from'], message: 'is a day on which the method changes already; choose another day' },
+        ]);
       }
-      const next = { ...present, leakRateMethod: [...list, change].sort((a, b) => (a.from < b.from ? -1 : 1)) };
+      const next = {
+        ...present,
+        leakRateMethod: [...list, change].sort((a, b) => (a.from < b.from ? -1 : 1)),
+      };
       await store.batch([store.updateSite(next)]);
       return next;
     });
@@ -112,7 +117,8 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
       wrong('name', 'is taken by another machine of this site; choose a name that tells them apart');
     }
     const knownSpaces = new Set([...(await store.spaces()), ...spaces].map((space) => space.id));
-    if ((appliance.serves ?? []).some((space) => !knownSpaces.has(space))) wrong('serves', 'names a cooled space that does not exist');
+    if ((appliance.serves ?? []).some((space) => !knownSpaces.has(space)))
+      wrong('serves', 'names a cooled space that does not exist');
     if (problems.length > 0) throw invalid(problems);
     const rows = [store.insertAppliance(appliance), ...spaces.map(store.insertSpace)];
     const result = await appending.append(entries, { appliance, rows });
@@ -139,4 +145,5 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
   return router;
 }
 
-const sameName = (a: string, b: string): boolean => a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
+const sameName = (a: string, b: string): boolean =>
+  a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();

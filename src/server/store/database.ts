@@ -30,7 +30,11 @@ export async function openDatabase(url: string): Promise<Database> {
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder: MIGRATIONS });
   // After the migration, which used a transaction and so gave its connection away.
-  for (const pragma of ['journal_mode = WAL', 'foreign_keys = ON', `busy_timeout = ${String(BUSY_TIMEOUT_MS)}`]) {
+  for (const pragma of [
+    'journal_mode = WAL',
+    'foreign_keys = ON',
+    `busy_timeout = ${String(BUSY_TIMEOUT_MS)}`,
+  ]) {
     await client.execute(`PRAGMA ${pragma}`);
   }
   const queue = new PQueue({ concurrency: 1 });

@@ -4,7 +4,11 @@ import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlit
 const document = () => text('document').notNull();
 
 export const sites = sqliteTable('sites', { id: text('id').primaryKey(), document: document() });
-export const spaces = sqliteTable('spaces', { id: text('id').primaryKey(), siteId: text('site_id').notNull(), document: document() });
+export const spaces = sqliteTable('spaces', {
+  id: text('id').primaryKey(),
+  siteId: text('site_id').notNull(),
+  document: document(),
+});
 export const people = sqliteTable('people', { id: text('id').primaryKey(), document: document() });
 export const cylinders = sqliteTable('cylinders', { id: text('id').primaryKey(), document: document() });
 export const appliances = sqliteTable(
@@ -31,7 +35,10 @@ export const entries = sqliteTable(
     previous: text('previous').notNull().unique(),
     document: document(),
   },
-  (table) => [index('entries_by_appliance').on(table.applianceId), index('entries_by_supersedes').on(table.supersedes)],
+  (table) => [
+    index('entries_by_appliance').on(table.applianceId),
+    index('entries_by_supersedes').on(table.supersedes),
+  ],
 );
 
 /** What follows from a machine's entries as of a day; folded anew when one is added or the day turns. */
@@ -55,7 +62,10 @@ export const duties = sqliteTable(
     due: text('due').notNull(),
     document: document(),
   },
-  (table) => [primaryKey({ columns: [table.applianceId, table.number] }), index('duties_by_due').on(table.due)],
+  (table) => [
+    primaryKey({ columns: [table.applianceId, table.number] }),
+    index('duties_by_due').on(table.due),
+  ],
 );
 
 export const amendments = sqliteTable('amendments', {

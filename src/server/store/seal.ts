@@ -16,7 +16,9 @@ export function contentOf(entry: Entry): string {
 }
 
 export const sealHash = (entry: Entry, previous: string): string =>
-  createHash('sha256').update(`${previous}\n${contentOf(entry)}`).digest('hex');
+  createHash('sha256')
+    .update(`${previous}\n${contentOf(entry)}`)
+    .digest('hex');
 
 export interface SealedRow {
   sequence: number;
@@ -26,7 +28,11 @@ export interface SealedRow {
   entry: Entry;
 }
 
-export type Broken = { sequence: number; id: string; why: 'previous' | 'content' | 'sequence' | 'seal' };
+export interface Broken {
+  sequence: number;
+  id: string;
+  why: 'previous' | 'content' | 'sequence' | 'seal';
+}
 
 /** The first place at which the chain does not hold, or null. */
 export function firstBreak(rows: Iterable<SealedRow>): Broken | null {
@@ -38,7 +44,8 @@ export function firstBreak(rows: Iterable<SealedRow>): Broken | null {
     if (row.sequence !== sequence) return broken('sequence');
     if (row.previous !== previous) return broken('previous');
     if (sealHash(row.entry, previous) !== row.hash) return broken('content');
-    if (row.entry.seal?.hash !== row.hash || row.entry.seal.previous !== previous || row.entry.id !== row.id) return broken('seal');
+    if (row.entry.seal?.hash !== row.hash || row.entry.seal.previous !== previous || row.entry.id !== row.id)
+      return broken('seal');
     previous = row.hash;
   }
   return null;

@@ -15,7 +15,12 @@ const TODAY = '2026-11-23';
 let folder: string;
 let services: Services;
 
-const site = { id: 's', name: 'Almery Fish Hall', timezone: 'America/Chicago', packs: ['us-ods' as const, 'us-hfc' as const] };
+const site = {
+  id: 's',
+  name: 'Almery Fish Hall',
+  timezone: 'America/Chicago',
+  packs: ['us-ods' as const, 'us-hfc' as const],
+};
 const appliance = (id: string) => ({
   id,
   siteId: 's',
@@ -24,7 +29,8 @@ const appliance = (id: string) => ({
   category: 'commercialRefrigeration' as const,
   refrigerant: 'R-448A',
 });
-const entry = (id: string, rest: object): Entry => ({ id, by: 'p', on: '2026-06-01', applianceId: 'a', ...rest }) as Entry;
+const entry = (id: string, rest: object): Entry =>
+  ({ id, by: 'p', on: '2026-06-01', applianceId: 'a', ...rest }) as Entry;
 const topOff = (id: string, pounds: number, rest: object = {}) =>
   entry(id, { kind: 'refrigerantAdded', mass: { value: pounds, unit: 'lb' }, reason: 'topOff', ...rest });
 
@@ -35,7 +41,15 @@ beforeEach(async () => {
   await store.batch([store.insertSite(site)]);
   for (const id of ['a', 'b']) {
     await appending.append(
-      [entry(`charge-${id}`, { kind: 'fullChargeSet', on: '2020-01-01', applianceId: id, method: 'weighed', mass: { value: 100, unit: 'lb' } })],
+      [
+        entry(`charge-${id}`, {
+          kind: 'fullChargeSet',
+          on: '2020-01-01',
+          applianceId: id,
+          method: 'weighed',
+          mass: { value: 100, unit: 'lb' },
+        }),
+      ],
       { appliance: appliance(id), rows: [store.insertAppliance(appliance(id))] },
     );
   }
@@ -58,7 +72,11 @@ const problemOf = async (work: Promise<unknown>) => {
 
 describe('appending', () => {
   it('lands 200 appends made at once, each once, in one unbroken chain', async () => {
-    await Promise.all(Array.from({ length: 200 }, (_, index) => services.appending.append([topOff(`t${String(index)}`, 0.01)])));
+    await Promise.all(
+      Array.from({ length: 200 }, (_, index) =>
+        services.appending.append([topOff(`t${String(index)}`, 0.01)]),
+      ),
+    );
     expect(await verifyChain(services.store)).toEqual({ entries: 202, intact: true, brokenAt: null });
     // 200 × 0.01 lb = 2 lb = 907.18474 g
     expect((await standing('a'))?.additions[0]?.netGrams).toBe(907.1847);
@@ -74,7 +92,9 @@ describe('appending', () => {
   it('judges both machines when a correction moves an entry to another one', async () => {
     await services.appending.append([topOff('x', 30)]);
     expect((await standing('a'))?.cases).toHaveLength(1);
-    await services.appending.append([topOff('y', 30, { applianceId: 'b', supersedes: 'x', correctionReason: 'wrong machine' })]);
+    await services.appending.append([
+      topOff('y', 30, { applianceId: 'b', supersedes: 'x', correctionReason: 'wrong machine' }),
+    ]);
     expect((await standing('a'))?.cases).toHaveLength(0);
     expect((await standing('b'))?.additions.map((each) => each.netGrams)).toEqual([13607.7711]);
   });
@@ -95,8 +115,12 @@ describe('appending', () => {
   });
 
   it('asks for a reason where something odd may be, and takes the entry with one', async () => {
-    expect(await problemOf(services.appending.append([topOff('x', 140)]))).toMatchObject({ warnings: ['moreThanFullCharge'] });
-    await services.appending.append([topOff('x', 140, { 'x-accepted': { moreThanFullCharge: 'receiver was added last year' } })]);
+    expect(await problemOf(services.appending.append([topOff('x', 140)]))).toMatchObject({
+      warnings: ['moreThanFullCharge'],
+    });
+    await services.appending.append([
+      topOff('x', 140, { 'x-accepted': { moreThanFullCharge: 'receiver was added last year' } }),
+    ]);
     expect((await standing('a'))?.additions).toHaveLength(1);
   });
 
@@ -113,7 +137,9 @@ describe('the chain', () => {
     await services.appending.append([topOff('x', 1), topOff('y', 2)]);
     const rows = await services.store.allEntries();
     expect(firstBreak(rows)).toBeNull();
-    const altered = rows.map((row) => (row.id === 'x' ? { ...row, entry: { ...row.entry, on: '2026-06-02' } } : row));
+    const altered = rows.map((row) =>
+      row.id === 'x' ? { ...row, entry: { ...row.entry, on: '2026-06-02' } } : row,
+    );
     expect(firstBreak(altered)).toMatchObject({ id: 'x', why: 'content' });
     expect(firstBreak(rows.filter((row) => row.id !== 'x'))).toMatchObject({ id: 'y' });
     const forged = [...rows.slice(0, 3), { ...(rows[2] as (typeof rows)[0]), sequence: 4, id: 'forged' }];
@@ -122,8 +148,15 @@ describe('the chain', () => {
 });
 
 it('gives the same standing as compute does for the exported logbook', async () => {
-  await services.appending.append([topOff('x', 12), topOff('y', 3, { on: '2026-08-01' }), topOff('z', 1, { on: '2026-09-01', applianceId: 'b' })]);
-  await services.appending.append([topOff('w', 4, { on: '2026-08-02', supersedes: 'y', correctionReason: 'wrong day' })]);
+  await services.appending.append([
+    topOff('x', 12),
+    topOff('y', 3, { on: '2026-08-01' }),
+    topOff('z', 1, { on: '2026-09-01', applianceId: 'b' }),
+  ]);
+  await services.appending.append([
+    topOff('w', 4, { on: '2026-08-02', supersedes: 'y', correctionReason: 'wrong day' }),
+  ]);
   const computed = logbookStandings(await exportLogbook(services.store), dayOf(TODAY));
-  for (const each of computed.appliances) expect(await standing(each.id)).toEqual(JSON.parse(JSON.stringify(each)));
+  for (const each of computed.appliances)
+    expect(await standing(each.id)).toEqual(JSON.parse(JSON.stringify(each)));
 });

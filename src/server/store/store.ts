@@ -25,7 +25,8 @@ export interface StoredStanding {
 
 type Statement = BatchItem<'sqlite'>;
 
-const parsed = <Row>(rows: { document: string }[]): Row[] => rows.map((row) => JSON.parse(row.document) as Row);
+const parsed = <Row>(rows: { document: string }[]): Row[] =>
+  rows.map((row) => JSON.parse(row.document) as Row);
 const json = JSON.stringify;
 
 export class Store {
@@ -46,21 +47,33 @@ export class Store {
   }
 
   async cylinder(id: string): Promise<Cylinder | null> {
-    return parsed<Cylinder>(await this.db.select().from(t.cylinders).where(eq(t.cylinders.id, id)))[0] ?? null;
+    return (
+      parsed<Cylinder>(await this.db.select().from(t.cylinders).where(eq(t.cylinders.id, id)))[0] ?? null
+    );
   }
 
   async appliance(id: string): Promise<Appliance | null> {
-    return parsed<Appliance>(await this.db.select().from(t.appliances).where(eq(t.appliances.id, id)))[0] ?? null;
+    return (
+      parsed<Appliance>(await this.db.select().from(t.appliances).where(eq(t.appliances.id, id)))[0] ?? null
+    );
   }
 
   async entriesById(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
-    return parsed(await this.db.select().from(t.entries).where(inArray(t.entries.id, [...ids])));
+    return parsed(
+      await this.db
+        .select()
+        .from(t.entries)
+        .where(inArray(t.entries.id, [...ids])),
+    );
   }
 
   /** Entries of a machine, and those elsewhere that correct one of them or rival its corrections. */
   async entriesBearingOn(applianceId: string): Promise<Entry[]> {
-    const own = this.db.select({ id: t.entries.id }).from(t.entries).where(eq(t.entries.applianceId, applianceId));
+    const own = this.db
+      .select({ id: t.entries.id })
+      .from(t.entries)
+      .where(eq(t.entries.applianceId, applianceId));
     const targets = this.db
       .select({ id: sql<string>`${t.entries.supersedes}` })
       .from(t.entries)
@@ -68,7 +81,13 @@ export class Store {
     const rows = await this.db
       .select()
       .from(t.entries)
-      .where(or(eq(t.entries.applianceId, applianceId), inArray(t.entries.supersedes, own), inArray(t.entries.supersedes, targets)))
+      .where(
+        or(
+          eq(t.entries.applianceId, applianceId),
+          inArray(t.entries.supersedes, own),
+          inArray(t.entries.supersedes, targets),
+        ),
+      )
       .orderBy(asc(t.entries.sequence));
     return parsed(rows);
   }
@@ -100,7 +119,11 @@ export class Store {
   }
 
   async standing(applianceId: string): Promise<ApplianceStanding | null> {
-    return parsed<ApplianceStanding>(await this.db.select().from(t.standings).where(eq(t.standings.applianceId, applianceId)))[0] ?? null;
+    return (
+      parsed<ApplianceStanding>(
+        await this.db.select().from(t.standings).where(eq(t.standings.applianceId, applianceId)),
+      )[0] ?? null
+    );
   }
 
   /** Machines and the day as of which each was last judged. */
@@ -112,8 +135,15 @@ export class Store {
   }
 
   async dutiesDueBy(due: string): Promise<{ applianceId: string; duty: StoredDuty }[]> {
-    const rows = await this.db.select().from(t.duties).where(lte(t.duties.due, due)).orderBy(asc(t.duties.due));
-    return rows.map((row) => ({ applianceId: row.applianceId, duty: JSON.parse(row.document) as StoredDuty }));
+    const rows = await this.db
+      .select()
+      .from(t.duties)
+      .where(lte(t.duties.due, due))
+      .orderBy(asc(t.duties.due));
+    return rows.map((row) => ({
+      applianceId: row.applianceId,
+      duty: JSON.parse(row.document) as StoredDuty,
+    }));
   }
 
   async amendments(): Promise<(Amendment & { recordedAt: string })[]> {
@@ -121,13 +151,23 @@ export class Store {
     return rows.map((row) => ({ ...(JSON.parse(row.document) as Amendment), recordedAt: row.recordedAt }));
   }
 
-  insertSite = (site: Site): Statement => this.db.insert(t.sites).values({ id: site.id, document: json(site) });
-  updateSite = (site: Site): Statement => this.db.update(t.sites).set({ document: json(site) }).where(eq(t.sites.id, site.id));
-  insertSpace = (space: Space): Statement => this.db.insert(t.spaces).values({ id: space.id, siteId: space.siteId, document: json(space) });
-  insertPerson = (person: Person): Statement => this.db.insert(t.people).values({ id: person.id, document: json(person) });
-  insertCylinder = (cylinder: Cylinder): Statement => this.db.insert(t.cylinders).values({ id: cylinder.id, document: json(cylinder) });
+  insertSite = (site: Site): Statement =>
+    this.db.insert(t.sites).values({ id: site.id, document: json(site) });
+  updateSite = (site: Site): Statement =>
+    this.db
+      .update(t.sites)
+      .set({ document: json(site) })
+      .where(eq(t.sites.id, site.id));
+  insertSpace = (space: Space): Statement =>
+    this.db.insert(t.spaces).values({ id: space.id, siteId: space.siteId, document: json(space) });
+  insertPerson = (person: Person): Statement =>
+    this.db.insert(t.people).values({ id: person.id, document: json(person) });
+  insertCylinder = (cylinder: Cylinder): Statement =>
+    this.db.insert(t.cylinders).values({ id: cylinder.id, document: json(cylinder) });
   insertAppliance = (appliance: Appliance): Statement =>
-    this.db.insert(t.appliances).values({ id: appliance.id, siteId: appliance.siteId, document: json(appliance) });
+    this.db
+      .insert(t.appliances)
+      .values({ id: appliance.id, siteId: appliance.siteId, document: json(appliance) });
   insertAmendment = (amendment: Amendment, recordedAt: string): Statement =>
     this.db.insert(t.amendments).values({ recordedAt, document: json(amendment) });
 
@@ -170,7 +210,9 @@ export class Store {
         .values({ applianceId, ...values })
         .onConflictDoUpdate({ target: t.standings.applianceId, set: values }),
       this.db.delete(t.duties).where(eq(t.duties.applianceId, applianceId)),
-      ...duties.map((duty, number) => this.db.insert(t.duties).values({ applianceId, number, due: duty.due, document: json(duty) })),
+      ...duties.map((duty, number) =>
+        this.db.insert(t.duties).values({ applianceId, number, due: duty.due, document: json(duty) }),
+      ),
     ];
   }
 

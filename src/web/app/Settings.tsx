@@ -12,12 +12,18 @@ export function Settings({ onClose }: { onClose: () => void }) {
   const chain = useVerify().data;
   return (
     <Sheet title="Who is writing" onClose={onClose}>
-      <p className="mb-3 text-soft">Every entry carries this name. Accounts with passwords come later; until then the app answers on this machine only.</p>
+      <p className="mb-3 text-soft">
+        Every entry carries this name. Accounts with passwords come later; until then the app answers on this
+        machine only.
+      </p>
       <Choices
         label="Who is writing"
         value={person?.id ?? ''}
         onChange={choose}
-        choices={people.map((each) => ({ value: each.id, words: each.role ? `${each.name}, ${each.role}` : each.name }))}
+        choices={people.map((each) => ({
+          value: each.id,
+          words: each.role ? `${each.name}, ${each.role}` : each.name,
+        }))}
       />
       <h2 className="mb-2 mt-6">Look</h2>
       <Choices

@@ -1,10 +1,11 @@
 /** The rail of places: at the left on a wide screen, at the bottom on a phone. */
 import { useState } from 'react';
 import { CalendarClock, PenLine, Scale, Snowflake } from 'lucide-react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
 import { WriteSheet } from '../entries/WriteSheet';
 import { LogGas } from '../gas/LogGas';
+import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
 import { useWriter } from './writer';
@@ -15,10 +16,12 @@ const PLACES = [
   { to: '/rules', words: 'Rules', Icon: Scale },
 ];
 
-const item = 'flex min-h-14 flex-1 cursor-pointer flex-col items-center justify-center gap-1 rounded px-1 py-1.5 text-[0.85rem] lg:flex-none';
+const item =
+  'flex min-h-14 flex-1 cursor-pointer flex-col items-center justify-center gap-1 rounded px-1 py-1.5 text-[0.85rem] lg:flex-none';
 
 export function Shell() {
   const { person } = useWriter();
+  const { pathname } = useLocation();
   const [settings, setSettings] = useState(false);
   useShortcuts();
   return (
@@ -29,19 +32,32 @@ export function Shell() {
       >
         <img src="/mark.svg" alt="Green Abacus" className="mx-auto my-2 hidden size-12 lg:block" />
         {PLACES.map(({ to, words, Icon }) => (
-          <NavLink key={to} to={to} className={({ isActive }) => clsx(item, isActive && 'bg-paper font-semibold text-ink')}>
+          <NavLink
+            key={to}
+            to={to}
+            className={({ isActive }) => clsx(item, isActive && 'bg-paper font-semibold text-ink')}
+          >
             <Icon aria-hidden="true" size={22} />
             {words}
           </NavLink>
         ))}
-        <button type="button" className={clsx(item, 'lg:mt-auto')} onClick={() => setSettings(true)} aria-label="Who is writing, and how it looks">
+        <button
+          type="button"
+          className={clsx(item, 'lg:mt-auto')}
+          onClick={() => setSettings(true)}
+          aria-label="Who is writing, and how it looks"
+        >
           <PenLine aria-hidden="true" size={22} />
-          <span className="max-w-full truncate">{person ? (person.name.split(' ')[0] ?? person.name) : 'Who?'}</span>
+          <span className="max-w-full truncate">
+            {person ? (person.name.split(' ')[0] ?? person.name) : 'Who?'}
+          </span>
         </button>
       </nav>
-      <Outlet />
-      <LogGas />
-      <WriteSheet />
+      <Mishap key={pathname}>
+        <Outlet />
+        <LogGas />
+        <WriteSheet />
+      </Mishap>
       {settings && <Settings onClose={() => setSettings(false)} />}
     </div>
   );

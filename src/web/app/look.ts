@@ -2,7 +2,11 @@
 export const LOOKS = ['paper', 'cold-room', 'roof'] as const;
 export type Look = (typeof LOOKS)[number];
 
-export const LOOK_WORDS: Record<Look, string> = { paper: 'Paper (day)', 'cold-room': 'Cold room (dark)', roof: 'Roof (high contrast)' };
+export const LOOK_WORDS: Record<Look, string> = {
+  paper: 'Paper (day)',
+  'cold-room': 'Cold room (dark)',
+  roof: 'Roof (high contrast)',
+};
 
 const KEY = 'abacus.look';
 

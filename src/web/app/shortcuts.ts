@@ -6,7 +6,8 @@ import { toast } from 'sonner';
 const LIST = '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · r: rules · Esc: close';
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 export function useShortcuts(): void {
   const navigate = useNavigate();

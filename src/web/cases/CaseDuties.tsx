@@ -10,7 +10,15 @@ import { dayWords } from '../words/dates';
 import { whyWords } from '../words/why';
 import { dutiesOf } from './caseLane';
 
-export function CaseDuties({ standing, found, today }: { standing: Standing; found: CaseStanding; today: Day }) {
+export function CaseDuties({
+  standing,
+  found,
+  today,
+}: {
+  standing: Standing;
+  found: CaseStanding;
+  today: Day;
+}) {
   return (
     <Section title="Duties of the case">
       <ul>
@@ -20,7 +28,14 @@ export function CaseDuties({ standing, found, today }: { standing: Standing; fou
             <li key={`${duty.kind}${String(duty.due)}`} className="rule-b py-2">
               <div className="flex flex-wrap justify-between gap-x-4">
                 <span className="font-semibold">{OBLIGATION_WORDS[duty.kind]}</span>
-                <DutyMark state={state} words={duty.doneOn === null ? OBLIGATION_STATE_WORDS[state] : `done ${dayWords(duty.doneOn)}${duty.doneOn > duty.due ? ', late' : ''}`} />
+                <DutyMark
+                  state={state}
+                  words={
+                    duty.doneOn === null
+                      ? OBLIGATION_STATE_WORDS[state]
+                      : `done ${dayWords(duty.doneOn)}${duty.doneOn > duty.due ? ', late' : ''}`
+                  }
+                />
               </div>
               <p className="text-[0.93rem] text-soft">
                 Due {dayWords(duty.due)}: {whyWords(duty.why)} · {duty.source.cite}

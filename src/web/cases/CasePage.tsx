@@ -26,12 +26,17 @@ export function CasePage() {
     );
   }
   const day = parseDay(openedOn);
-  const found = view.standing.cases.findLast((each) => each.case.pack.id === pack && each.case.openedOn === day);
+  const found = view.standing.cases.findLast(
+    (each) => each.case.pack.id === pack && each.case.openedOn === day,
+  );
   if (!found) {
     return (
       <Page title="Case">
         <Empty title="There is no such case any more">
-          <p>An entry was corrected or voided, and with it the case. The logbook of the machine has both versions.</p>
+          <p>
+            An entry was corrected or voided, and with it the case. The logbook of the machine has both
+            versions.
+          </p>
           <ButtonLink to={`/machines/${encodeURIComponent(id)}`} weight="main" className="mt-4">
             Open the machine
           </ButtonLink>
@@ -52,7 +57,10 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
       subtitle={
         <>
           <p>
-            <Link className="underline decoration-line underline-offset-4" to={`/machines/${encodeURIComponent(machine.appliance.id)}`}>
+            <Link
+              className="underline decoration-line underline-offset-4"
+              to={`/machines/${encodeURIComponent(machine.appliance.id)}`}
+            >
               {machine.appliance.name}
             </Link>{' '}
             · {machine.site.name} · {PACK_WORDS[pack.id]}
@@ -76,16 +84,32 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
             <Opening view={view} found={found} />
           </Section>
           <Section title="Leaks of the case">
-            {leaks.length === 0 && <p className="text-soft">None is recorded. Until one is, tests of the whole machine stand for it.</p>}
+            {leaks.length === 0 && (
+              <p className="text-soft">
+                None is recorded. Until one is, tests of the whole machine stand for it.
+              </p>
+            )}
             <ul>
               {leaks.map((leak) => (
                 <li key={leak.id} className="rule-b py-2">
                   <p className="font-semibold">Leak {leak.id}</p>
                   <ol className="flex flex-wrap gap-x-4 text-[0.93rem]">
                     <li>● found {dayWords(leak.openedOn)}</li>
-                    <li>{leak.repairedOn === null ? '○ not repaired' : `● repaired ${dayWords(leak.repairedOn)}${leak.evacuated ? ', evacuated' : ''}`}</li>
-                    <li>{leak.firstPassOn === null ? '○ first test' : `● first test ${dayWords(leak.firstPassOn)}`}</li>
-                    <li>{leak.verifiedOn === null ? '○ second test' : `● second test ${dayWords(leak.verifiedOn)}`}</li>
+                    <li>
+                      {leak.repairedOn === null
+                        ? '○ not repaired'
+                        : `● repaired ${dayWords(leak.repairedOn)}${leak.evacuated ? ', evacuated' : ''}`}
+                    </li>
+                    <li>
+                      {leak.firstPassOn === null
+                        ? '○ first test'
+                        : `● first test ${dayWords(leak.firstPassOn)}`}
+                    </li>
+                    <li>
+                      {leak.verifiedOn === null
+                        ? '○ second test'
+                        : `● second test ${dayWords(leak.verifiedOn)}`}
+                    </li>
                   </ol>
                 </li>
               ))}
@@ -100,13 +124,24 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
 
 function Opening({ view: { standing, system }, found }: { view: MachineView; found: CaseStanding }) {
   const { openedBy, pack } = found.case;
-  if (!openedBy) return <p>A leak became open on this day, and {PACK_WORDS[pack.id]} asks for the repair of any leak ({pack.source.cite}).</p>;
+  if (!openedBy)
+    return (
+      <p>
+        A leak became open on this day, and {PACK_WORDS[pack.id]} asks for the repair of any leak (
+        {pack.source.cite}).
+      </p>
+    );
   const figure = pack.threshold[openedBy.spell.category];
-  const working = openedBy.method === 'annualizing' ? annualizingWorking(openedBy, standing.ledger, system) : rollingWorking(openedBy, standing.ledger, system);
+  const working =
+    openedBy.method === 'annualizing'
+      ? annualizingWorking(openedBy, standing.ledger, system)
+      : rollingWorking(openedBy, standing.ledger, system);
   return (
     <>
       <p>
-        An addition brought the leak rate to {openedBy.millionths === null ? 'unknown' : percentText(openedBy.millionths / PERCENT_SCALE)} a year, above the threshold ({figure?.source.cite}).
+        An addition brought the leak rate to{' '}
+        {openedBy.millionths === null ? 'unknown' : percentText(openedBy.millionths / PERCENT_SCALE)} a year,
+        above the threshold ({figure?.source.cite}).
       </p>
       <WorkingDisclosure label="How that rate comes about" working={working} />
     </>

@@ -41,7 +41,9 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
       return (
         <>
           {day}
-          <p className="font-semibold text-green">Case closed: {found.case.closedBecause && CLOSED_WORDS[found.case.closedBecause]}</p>
+          <p className="font-semibold text-green">
+            Case closed: {found.case.closedBecause && CLOSED_WORDS[found.case.closedBecause]}
+          </p>
         </>
       );
     case 'entry':
@@ -49,7 +51,8 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
         <>
           {day}
           <p>
-            <span className="font-semibold">{ENTRY_WORDS[step.entry.kind]}</span> {entryWords(step.entry, system)}
+            <span className="font-semibold">{ENTRY_WORDS[step.entry.kind]}</span>{' '}
+            {entryWords(step.entry, system)}
           </p>
         </>
       );
@@ -57,11 +60,16 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
       const { obligation } = step;
       return (
         <>
-          <DutyMark state={stateOf(obligation, today)} words={`${untilWords(obligation.due, today)}, ${dayWords(obligation.due)}`} />
+          <DutyMark
+            state={stateOf(obligation, today)}
+            words={`${untilWords(obligation.due, today)}, ${dayWords(obligation.due)}`}
+          />
           <p className="font-semibold">{OBLIGATION_WORDS[obligation.kind]}</p>
           <p className="text-[0.93rem] text-soft">
             {whyWords(obligation.why)}
-            {obligation.movedDays ? `; moved ${String(obligation.movedDays)} days while mothballed` : ''} · {obligation.source.cite}
+            {obligation.movedDays
+              ? `; moved ${String(obligation.movedDays)} days while mothballed`
+              : ''} · {obligation.source.cite}
           </p>
         </>
       );

@@ -48,9 +48,11 @@ export function dutiesOf(standing: Standing, each: CaseStanding): Obligation[] {
 export function laneOf(standing: Standing, each: CaseStanding): LaneStep[] {
   const { asOf, entries } = standing.history;
   const steps: LaneStep[] = [{ type: 'opened', day: each.case.openedOn }];
-  for (const { day, entry } of entries) if (belongs(entry, day, each)) steps.push({ type: 'entry', day, entry });
+  for (const { day, entry } of entries)
+    if (belongs(entry, day, each)) steps.push({ type: 'entry', day, entry });
   for (const obligation of dutiesOf(standing, each)) {
-    if (!['done', 'void'].includes(stateOf(obligation, asOf))) steps.push({ type: 'duty', day: obligation.due, obligation });
+    if (!['done', 'void'].includes(stateOf(obligation, asOf)))
+      steps.push({ type: 'duty', day: obligation.due, obligation });
   }
   if (each.case.closedOn !== null) steps.push({ type: 'closed', day: each.case.closedOn });
   const order = { opened: 0, entry: 1, duty: 2, closed: 3 };

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
 import { useClock, useDue, useMachines, useToday } from '../data/queries';
-import { useLogSheet } from '../gas/LogGas';
+import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
@@ -25,7 +25,10 @@ export function DuePage() {
   return (
     <Page
       title="Due"
-      subtitle={today !== null && `${weekdayWords(today, today)} ${dayWords(today).slice(-4)}${clock?.fixedToday ? ' · the demo holds this day still' : ''}`}
+      subtitle={
+        today !== null &&
+        `${weekdayWords(today, today)} ${dayWords(today).slice(-4)}${clock?.fixedToday ? ' · the demo holds this day still' : ''}`
+      }
       actions={<ButtonLink to="/machines?find=1">Find</ButtonLink>}
       main={
         <Button weight="main" onClick={() => sheet.openFor({})}>
@@ -33,7 +36,9 @@ export function DuePage() {
         </Button>
       }
     >
-      <Loaded query={due}>{({ rows, certificates }) => <Board rows={rows} certificates={certificates} />}</Loaded>
+      <Loaded query={due}>
+        {({ rows, certificates }) => <Board rows={rows} certificates={certificates} />}
+      </Loaded>
     </Page>
   );
 }
@@ -65,13 +70,23 @@ function Board({ rows, certificates }: { rows: DueRow[]; certificates: Certifica
         )}
         {shown.length === 0 ? (
           <Empty title="Nothing is due">
-            <p>When gas is added or a leak is found, what the rules ask for stands here, by day, with the reason. Add a machine, set its full charge, and log gas to begin.</p>
+            <p>
+              When gas is added or a leak is found, what the rules ask for stands here, by day, with the
+              reason. Add a machine, set its full charge, and log gas to begin.
+            </p>
             <ButtonLink to="/machines" weight="main" className="mt-4">
               Go to the machines
             </ButtonLink>
           </Empty>
         ) : (
-          GROUPS.map((group) => <DueGroup key={group} words={GROUP_WORDS[group]} rows={groups.get(group) ?? []} collapsed={group === 'later'} />)
+          GROUPS.map((group) => (
+            <DueGroup
+              key={group}
+              words={GROUP_WORDS[group]}
+              rows={groups.get(group) ?? []}
+              collapsed={group === 'later'}
+            />
+          ))
         )}
       </div>
       <aside>
@@ -79,7 +94,12 @@ function Board({ rows, certificates }: { rows: DueRow[]; certificates: Certifica
           <ul>
             {trips(all).map((trip) => (
               <li key={trip.siteId} className="rule-b">
-                <button type="button" aria-pressed={site === trip.siteId} className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2" onClick={() => setSite(trip.siteId)}>
+                <button
+                  type="button"
+                  aria-pressed={site === trip.siteId}
+                  className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
+                  onClick={() => setSite(trip.siteId)}
+                >
                   <span className="font-semibold">{trip.siteName}</span>
                   <span className="block text-soft">
                     {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
@@ -108,7 +128,10 @@ function Ending({ certificate, today }: { certificate: Certificate; today: strin
   return (
     <div className="rule-b py-2">
       <p className="font-semibold">{certificate.name}</p>
-      <DutyMark state={late ? 'overdue' : 'upcoming'} words={today === undefined ? dayWords(expires) : untilWords(expires, dayOf(today))} />
+      <DutyMark
+        state={late ? 'overdue' : 'upcoming'}
+        words={today === undefined ? dayWords(expires) : untilWords(expires, dayOf(today))}
+      />
       <p className="text-soft">
         {certificate.scheme}, {dayWords(expires)}
       </p>
@@ -140,7 +163,11 @@ function DueGroup({ words, rows, collapsed }: { words: string; rows: FoldedDuty[
 function NextToExceed() {
   const machines = useMachines().data ?? [];
   const closest = machines
-    .flatMap((row) => (row.summary.rod.limit && row.summary.rod.overPercent === 0 ? [{ row, share: row.summary.rod.freeGrams / row.summary.rod.allowanceGrams }] : []))
+    .flatMap((row) =>
+      row.summary.rod.limit && row.summary.rod.overPercent === 0
+        ? [{ row, share: row.summary.rod.freeGrams / row.summary.rod.allowanceGrams }]
+        : [],
+    )
     .sort((a, b) => a.share - b.share)
     .slice(0, 3);
   if (closest.length === 0) return null;
@@ -148,11 +175,16 @@ function NextToExceed() {
     <Section title="Least room today">
       {closest.map(({ row }) => (
         <div key={row.appliance.id} className="mb-3">
-          <Link className="font-semibold underline decoration-line underline-offset-4" to={`/machines/${encodeURIComponent(row.appliance.id)}`}>
+          <Link
+            className="font-semibold underline decoration-line underline-offset-4"
+            to={`/machines/${encodeURIComponent(row.appliance.id)}`}
+          >
             {row.appliance.name}
           </Link>
           <RodDrawing rod={row.summary.rod} system={row.massSystem} />
-          <p className="text-soft">{rodWords(row.summary.rod, row.massSystem)} before the next addition exceeds</p>
+          <p className="text-soft">
+            {rodWords(row.summary.rod, row.massSystem)} before the next addition exceeds
+          </p>
         </div>
       ))}
     </Section>

@@ -12,7 +12,8 @@ import { rodWords } from '../words/rod';
 import { whyWords } from '../words/why';
 import type { FoldedDuty } from './dueGroups';
 
-export const casePath = (machineId: string, pack: string, openedOn: string): string => `/machines/${encodeURIComponent(machineId)}/cases/${pack}/${openedOn}`;
+export const casePath = (machineId: string, pack: string, openedOn: string): string =>
+  `/machines/${encodeURIComponent(machineId)}/cases/${pack}/${openedOn}`;
 
 export function DueRowItem({ row }: { row: FoldedDuty }) {
   const write = useWriteSheet();
@@ -20,7 +21,8 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
   const answer = ANSWERS[kind];
   const due = dayOf(row.due);
   const today = dayOf(row.today);
-  const given = kind === 'chronicReport' && row.why.rule === 'chronic' ? { year: row.why.year } : answer.given;
+  const given =
+    kind === 'chronicReport' && row.why.rule === 'chronic' ? { year: row.why.year } : answer.given;
   return (
     <li className="rule-b grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1 py-3 md:grid-cols-[8rem_minmax(0,1fr)_11rem_8.2rem]">
       <div className="col-span-2 md:col-span-1">
@@ -30,7 +32,10 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
       <div className="col-span-2 min-w-0 md:col-span-1">
         <p className="font-semibold">{OBLIGATION_WORDS[kind]}</p>
         <p className="break-words">
-          <Link to={`/machines/${encodeURIComponent(row.machineId)}`} className="underline decoration-line underline-offset-4">
+          <Link
+            to={`/machines/${encodeURIComponent(row.machineId)}`}
+            className="underline decoration-line underline-offset-4"
+          >
             {row.machineName}
           </Link>{' '}
           · {row.siteName}
@@ -47,12 +52,18 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
         <Button
           className="flex-1"
           weight={row.state === 'overdue' ? 'main' : 'plain'}
-          onClick={() => write.open({ kind: answer.kind, machineId: row.machineId, ...(given ? { given } : {}) })}
+          onClick={() =>
+            write.open({ kind: answer.kind, machineId: row.machineId, ...(given ? { given } : {}) })
+          }
         >
           {answer.words}
         </Button>
         {row.caseOpenedOn !== null && (
-          <ButtonLink weight="quiet" className="flex-1" to={casePath(row.machineId, row.pack, row.caseOpenedOn)}>
+          <ButtonLink
+            weight="quiet"
+            className="flex-1"
+            to={casePath(row.machineId, row.pack, row.caseOpenedOn)}
+          >
             Case
           </ButtonLink>
         )}

@@ -6,7 +6,12 @@ import { dayOf } from '../../core/quantity/day';
 export const GROUPS = ['overdue', 'week', 'month', 'later'] as const;
 export type Group = (typeof GROUPS)[number];
 
-export const GROUP_WORDS: Record<Group, string> = { overdue: 'Overdue', week: 'This week', month: 'This month', later: 'Later' };
+export const GROUP_WORDS: Record<Group, string> = {
+  overdue: 'Overdue',
+  week: 'This week',
+  month: 'This month',
+  later: 'Later',
+};
 
 export interface FoldedDuty extends DueRow {
   packs: PackId[];

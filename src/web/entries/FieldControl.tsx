@@ -24,7 +24,14 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
   const leaks = [...standing.leaks.byId.values()];
   switch (field.type) {
     case 'check':
-      return <CheckField label={label} hint={hint} checked={value === true} onChange={(event) => onChange(event.target.checked)} />;
+      return (
+        <CheckField
+          label={label}
+          hint={hint}
+          checked={value === true}
+          onChange={(event) => onChange(event.target.checked)}
+        />
+      );
     case 'choice':
       return field.choices.length <= 4 ? (
         <Labelled label={label} error={error}>
@@ -37,15 +44,39 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
       return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'leaks':
       return leaks.length === 0 ? null : (
-        <Ticks {...common} choices={leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }))} value={value as string[]} onChange={onChange} />
+        <Ticks
+          {...common}
+          choices={leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }))}
+          value={value as string[]}
+          onChange={onChange}
+        />
       );
     case 'leak': {
       const fresh = nextLeakId(standing);
-      const open = standing.leaks.open().map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }));
-      return <SelectField {...common} choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]} value={text} onChange={onText} />;
+      const open = standing.leaks
+        .open()
+        .map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }));
+      return (
+        <SelectField
+          {...common}
+          choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]}
+          value={text}
+          onChange={onText}
+        />
+      );
     }
     case 'pack':
-      return <SelectField {...common} choices={[{ value: '', words: 'every case that runs' }, ...packs.map((pack) => ({ value: pack, words: PACK_WORDS[pack] }))]} value={text} onChange={onText} />;
+      return (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'every case that runs' },
+            ...packs.map((pack) => ({ value: pack, words: PACK_WORDS[pack] })),
+          ]}
+          value={text}
+          onChange={onText}
+        />
+      );
     case 'date':
       return <TextField {...common} type="date" value={text} onChange={onText} />;
     case 'year':
@@ -56,13 +87,29 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
     case 'pressure':
       return <TextField {...common} placeholder="150 psig" value={text} onChange={onText} />;
     case 'mass':
-      return <TextField {...common} placeholder="12 lb 6 oz" className="text-2xl font-bold" value={text} onChange={onText} />;
+      return (
+        <TextField
+          {...common}
+          placeholder="12 lb 6 oz"
+          className="text-2xl font-bold"
+          value={text}
+          onChange={onText}
+        />
+      );
     default:
       return <TextField {...common} value={text} onChange={onText} />;
   }
 }
 
-function Labelled({ label, error, children }: { label: string; error: string | undefined; children: React.ReactNode }) {
+function Labelled({
+  label,
+  error,
+  children,
+}: {
+  label: string;
+  error: string | undefined;
+  children: React.ReactNode;
+}) {
   return (
     <div>
       <p className="mb-1 font-semibold">{label}</p>
@@ -76,7 +123,19 @@ function Labelled({ label, error, children }: { label: string; error: string | u
   );
 }
 
-function Ticks({ label, hint, choices, value, onChange }: { label: string; hint: string | undefined; choices: readonly { value: string; words: string }[]; value: string[]; onChange: (value: string[]) => void }) {
+function Ticks({
+  label,
+  hint,
+  choices,
+  value,
+  onChange,
+}: {
+  label: string;
+  hint: string | undefined;
+  choices: readonly { value: string; words: string }[];
+  value: string[];
+  onChange: (value: string[]) => void;
+}) {
   return (
     <fieldset className="mb-4">
       <legend className="font-semibold">{label}</legend>
@@ -88,7 +147,13 @@ function Ticks({ label, hint, choices, value, onChange }: { label: string; hint:
               type="checkbox"
               className="size-6 accent-green"
               checked={value.includes(choice.value)}
-              onChange={(event) => onChange(event.target.checked ? [...value, choice.value] : value.filter((each) => each !== choice.value))}
+              onChange={(event) =>
+                onChange(
+                  event.target.checked
+                    ? [...value, choice.value]
+                    : value.filter((each) => each !== choice.value),
+                )
+              }
             />
             {choice.words}
           </label>

@@ -21,13 +21,16 @@ import { type WriteRequest, useWriteSheet } from './useWriteSheet';
 
 export function WriteSheet() {
   const { request, close } = useWriteSheet();
-  return request ? <Opened key={`${request.kind} ${request.machineId}`} request={request} onClose={close} /> : null;
+  return request ? (
+    <Opened key={`${request.kind} ${request.machineId}`} request={request} onClose={close} />
+  ) : null;
 }
 
 function Opened({ request, onClose }: { request: WriteRequest; onClose: () => void }) {
   const query = useMachine(request.machineId);
   const today = useToday(query.data?.site.timezone);
-  if (query.data && today !== null) return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
+  if (query.data && today !== null)
+    return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
   return (
     <Sheet title={FORMS[request.kind].title} onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
@@ -35,7 +38,17 @@ function Opened({ request, onClose }: { request: WriteRequest; onClose: () => vo
   );
 }
 
-function WriteForm({ request, machine, today, onClose }: { request: WriteRequest; machine: Machine; today: Day; onClose: () => void }) {
+function WriteForm({
+  request,
+  machine,
+  today,
+  onClose,
+}: {
+  request: WriteRequest;
+  machine: Machine;
+  today: Day;
+  onClose: () => void;
+}) {
   const spec = FORMS[request.kind];
   const { person } = useWriter();
   const packs = usePacks();
@@ -48,7 +61,16 @@ function WriteForm({ request, machine, today, onClose }: { request: WriteRequest
   const [note, setNote] = useState(corrected?.note ?? '');
   const [correctionReason, setCorrectionReason] = useState('');
   const [tried, setTried] = useState(false);
-  const frame = { id, kind: request.kind, on, by: person?.id ?? null, applianceId: machine.appliance.id, note, supersedes: request.corrects, correctionReason };
+  const frame = {
+    id,
+    kind: request.kind,
+    on,
+    by: person?.id ?? null,
+    applianceId: machine.appliance.id,
+    note,
+    supersedes: request.corrects,
+    correctionReason,
+  };
   const { entry, errors } = madeOf(spec, values, frame, bareUnit(massSystemOf(machine.site)), today);
   const shown = tried ? errors : {};
 
@@ -73,7 +95,11 @@ function WriteForm({ request, machine, today, onClose }: { request: WriteRequest
       footer={
         <>
           <ApiError error={append.error} />
-          {tried && !entry && <p className="mb-2 font-semibold text-brick">{String(Object.keys(errors).length)} fields want another look.</p>}
+          {tried && !entry && (
+            <p className="mb-2 font-semibold text-brick">
+              {String(Object.keys(errors).length)} fields want another look.
+            </p>
+          )}
           <Button weight="main" className="w-full" onClick={save} disabled={append.isPending}>
             {append.isPending ? 'Saving…' : 'Save'}
           </Button>
@@ -101,9 +127,21 @@ function WriteForm({ request, machine, today, onClose }: { request: WriteRequest
             />
           ),
         )}
-        <TextField label="Day" type="date" max={dayText(today)} value={on} onChange={(event) => setOn(event.target.value)} error={shown['on'] ?? null} />
+        <TextField
+          label="Day"
+          type="date"
+          max={dayText(today)}
+          value={on}
+          onChange={(event) => setOn(event.target.value)}
+          error={shown['on'] ?? null}
+        />
         {corrected && (
-          <TextField label="Reason for the correction" value={correctionReason} onChange={(event) => setCorrectionReason(event.target.value)} error={shown['correctionReason'] ?? null} />
+          <TextField
+            label="Reason for the correction"
+            value={correctionReason}
+            onChange={(event) => setCorrectionReason(event.target.value)}
+            error={shown['correctionReason'] ?? null}
+          />
         )}
         <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
         <WriterField error={shown['by']} />

@@ -11,12 +11,20 @@ import type { FieldSpec, FormSpec } from './specs';
 
 export type Values = Record<string, unknown>;
 
-const typedMass = (mass: Mass): string => (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
+const typedMass = (mass: Mass): string =>
+  (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
 
 /** Values to begin with: those of the entry that is corrected, what is known, else the field's own. */
-export function initialValues(spec: FormSpec, given: Values, corrected: Entry | null, standing: Standing): Values {
+export function initialValues(
+  spec: FormSpec,
+  given: Values,
+  corrected: Entry | null,
+  standing: Standing,
+): Values {
   const source: Values = corrected ? (corrected as unknown as Values) : given;
-  return Object.fromEntries(spec.fields.map((field) => [field.key, initialValue(field, source[field.key], standing)]));
+  return Object.fromEntries(
+    spec.fields.map((field) => [field.key, initialValue(field, source[field.key], standing)]),
+  );
 }
 
 function initialValue(field: FieldSpec, value: unknown, standing: Standing): unknown {
@@ -33,7 +41,9 @@ function initialValue(field: FieldSpec, value: unknown, standing: Standing): unk
       return pressure ? `${String(pressure.value)} ${pressure.unit}` : '';
     }
     case 'partsLeftOut':
-      return ((value as { part: string; reason: string }[] | null | undefined) ?? []).map((each) => `${each.part}: ${each.reason}`).join('\n');
+      return ((value as { part: string; reason: string }[] | null | undefined) ?? [])
+        .map((each) => `${each.part}: ${each.reason}`)
+        .join('\n');
     case 'newLeak':
       return value ?? nextLeakId(standing);
     case 'leak':
@@ -82,7 +92,8 @@ export function madeOf(spec: FormSpec, values: Values, frame: Frame, unit: MassU
   if (frame.by === null) errors['by'] = 'Choose who is writing.';
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';
   else if (dayOf(frame.on) > today) errors['on'] = 'That day has not come yet.';
-  if (frame.supersedes !== null && frame.correctionReason.trim() === '') errors['correctionReason'] = 'Say why the entry is corrected.';
+  if (frame.supersedes !== null && frame.correctionReason.trim() === '')
+    errors['correctionReason'] = 'Say why the entry is corrected.';
   const { supersedes, correctionReason, note, by, ...rest } = frame;
   const draft = {
     ...rest,
@@ -92,7 +103,9 @@ export function madeOf(spec: FormSpec, values: Values, frame: Frame, unit: MassU
     ...(supersedes === null ? {} : { supersedes, correctionReason: correctionReason.trim() || 'as if' }),
   };
   const parsed = entrySchema.safeParse(draft, { reportInput: true });
-  const problems = parsed.success ? entryProblems(parsed.data, { appliance: () => true, entry: () => true }) : problemsOf(parsed.error);
+  const problems = parsed.success
+    ? entryProblems(parsed.data, { appliance: () => true, entry: () => true })
+    : problemsOf(parsed.error);
   for (const problem of problems) {
     const key = String(problem.path[0] ?? 'kind');
     errors[key] ??= `This ${problem.message}.`;
@@ -133,7 +146,9 @@ function splitPart(line: string): { part: string; reason: string } {
 
 function readPressure(text: string): { value: unknown } | { error: string } {
   const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
-  const unit = PRESSURE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ?? (match?.[2] === '' ? 'psig' : undefined);
+  const unit =
+    PRESSURE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??
+    (match?.[2] === '' ? 'psig' : undefined);
   if (!match || !unit) return { error: 'Type a pressure such as 150 psig, 10 bar or -12 inHg.' };
   return { value: { value: Number(match[1]), unit } };
 }

@@ -18,7 +18,20 @@ interface Common {
 
 export type FieldSpec = Common &
   (
-    | { type: 'text' | 'long' | 'date' | 'mass' | 'pressure' | 'year' | 'newLeak' | 'leak' | 'leaks' | 'pack' | 'partsLeftOut' }
+    | {
+        type:
+          | 'text'
+          | 'long'
+          | 'date'
+          | 'mass'
+          | 'pressure'
+          | 'year'
+          | 'newLeak'
+          | 'leak'
+          | 'leaks'
+          | 'pack'
+          | 'partsLeftOut';
+      }
     | { type: 'check'; initial: boolean }
     | { type: 'choice'; choices: readonly Choice[] }
     | { type: 'many'; choices: readonly Choice[] }
@@ -31,11 +44,19 @@ export interface FormSpec {
   fields: readonly FieldSpec[];
 }
 
-const METHODS: readonly Choice[] = ['electronic', 'bubbles', 'ultrasonic', 'audible', 'dye', 'visual'].map((value) => ({ value, words: value }));
+const METHODS: readonly Choice[] = ['electronic', 'bubbles', 'ultrasonic', 'audible', 'dye', 'visual'].map(
+  (value) => ({ value, words: value }),
+);
 const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>): Choice[] =>
   values.map((value) => ({ value, words: words[value] }));
 const unchanged: Choice = { value: '', words: 'as it is' };
-const packField: FieldSpec = { key: 'pack', type: 'pack', label: 'For which rule', optional: true, hint: 'Leave it open and it counts for every case that runs.' };
+const packField: FieldSpec = {
+  key: 'pack',
+  type: 'pack',
+  label: 'For which rule',
+  optional: true,
+  hint: 'Leave it open and it counts for every case that runs.',
+};
 const why: FieldSpec = { key: 'why', type: 'long', label: 'Why', optional: true };
 
 const NITROGEN =
@@ -70,7 +91,13 @@ export const FORMS: Record<FormKind, FormSpec> = {
     about: 'A hit is not a leak until bubbles or an equally sure sign confirm it.',
     fields: [
       { key: 'leakId', type: 'newLeak', label: 'Leak' },
-      { key: 'component', type: 'text', label: 'Part', optional: true, hint: 'Flare nut, U-bend, valve stem …' },
+      {
+        key: 'component',
+        type: 'text',
+        label: 'Part',
+        optional: true,
+        hint: 'Flare nut, U-bend, valve stem …',
+      },
       { key: 'location', type: 'text', label: 'Place', optional: true },
       { key: 'methods', type: 'many', label: 'Found with', choices: METHODS, optional: true },
       { key: 'sizeGuess', type: 'text', label: 'Size, as guessed', optional: true },
@@ -83,84 +110,244 @@ export const FORMS: Record<FormKind, FormSpec> = {
     fields: [
       { key: 'leakId', type: 'leak', label: 'Leak' },
       { key: 'how', type: 'long', label: 'How', optional: true },
-      { key: 'evacuated', type: 'check', initial: false, label: 'Evacuated for the repair', hint: 'The machine or the isolated part was evacuated, not only opened. The days of the second test then start at normal operation.' },
+      {
+        key: 'evacuated',
+        type: 'check',
+        initial: false,
+        label: 'Evacuated for the repair',
+        hint: 'The machine or the isolated part was evacuated, not only opened. The days of the second test then start at normal operation.',
+      },
     ],
   },
   verificationTest: {
     title: 'Test after repair',
-    about: 'The first test comes before gas goes back in, the second within days of normal running. A pass is only as good as its conditions.',
+    about:
+      'The first test comes before gas goes back in, the second within days of normal running. A pass is only as good as its conditions.',
     caution: NITROGEN,
     fields: [
-      { key: 'stage', type: 'choice', label: 'Which test', choices: [{ value: 'initial', words: 'First (initial)' }, { value: 'followUp', words: 'Second (follow-up)' }] },
-      { key: 'result', type: 'choice', label: 'Result', choices: [{ value: 'pass', words: 'Passed' }, { value: 'fail', words: 'Failed' }] },
-      { key: 'leakIds', type: 'leaks', label: 'Leaks tested', optional: true, hint: 'None ticked: the whole machine.' },
-      { key: 'section', type: 'text', label: 'Section', optional: true, hint: 'Which part stood under test, with which valves open.' },
-      { key: 'testGas', type: 'choice', label: 'Test gas', optional: true, choices: [{ value: '', words: 'not noted' }, ...choices(TEST_GASES, { nitrogen: 'Nitrogen', nitrogenTrace: 'Nitrogen, trace of refrigerant', nitrogenHydrogen: 'Nitrogen–hydrogen', refrigerant: 'Refrigerant' })] },
+      {
+        key: 'stage',
+        type: 'choice',
+        label: 'Which test',
+        choices: [
+          { value: 'initial', words: 'First (initial)' },
+          { value: 'followUp', words: 'Second (follow-up)' },
+        ],
+      },
+      {
+        key: 'result',
+        type: 'choice',
+        label: 'Result',
+        choices: [
+          { value: 'pass', words: 'Passed' },
+          { value: 'fail', words: 'Failed' },
+        ],
+      },
+      {
+        key: 'leakIds',
+        type: 'leaks',
+        label: 'Leaks tested',
+        optional: true,
+        hint: 'None ticked: the whole machine.',
+      },
+      {
+        key: 'section',
+        type: 'text',
+        label: 'Section',
+        optional: true,
+        hint: 'Which part stood under test, with which valves open.',
+      },
+      {
+        key: 'testGas',
+        type: 'choice',
+        label: 'Test gas',
+        optional: true,
+        choices: [
+          { value: '', words: 'not noted' },
+          ...choices(TEST_GASES, {
+            nitrogen: 'Nitrogen',
+            nitrogenTrace: 'Nitrogen, trace of refrigerant',
+            nitrogenHydrogen: 'Nitrogen–hydrogen',
+            refrigerant: 'Refrigerant',
+          }),
+        ],
+      },
       { key: 'atJoint', type: 'pressure', label: 'Pressure at the joint', optional: true },
       { key: 'method', type: 'text', label: 'Method', optional: true },
     ],
   },
-  normalOperation: { title: 'Normal operation reached', about: 'The day on which the machine ran normally again after an evacuation.', fields: [] },
+  normalOperation: {
+    title: 'Normal operation reached',
+    about: 'The day on which the machine ran normally again after an evacuation.',
+    fields: [],
+  },
   leakInspection: {
     title: 'Leak inspection',
     about: 'Every visible and accessible part. What was left out is named with its reason.',
     fields: [
       { key: 'methods', type: 'many', label: 'Methods', choices: METHODS, optional: true },
-      { key: 'allAccessibleInspected', type: 'check', initial: true, label: 'All visible and accessible parts were inspected', hint: 'Unticked, the inspection is kept but fulfils no duty.' },
-      { key: 'partsLeftOut', type: 'partsLeftOut', label: 'Left out, and why', optional: true, hint: 'One a line, such as “condenser fins: ice”.' },
+      {
+        key: 'allAccessibleInspected',
+        type: 'check',
+        initial: true,
+        label: 'All visible and accessible parts were inspected',
+        hint: 'Unticked, the inspection is kept but fulfils no duty.',
+      },
+      {
+        key: 'partsLeftOut',
+        type: 'partsLeftOut',
+        label: 'Left out, and why',
+        optional: true,
+        hint: 'One a line, such as “condenser fins: ice”.',
+      },
       { key: 'leaksFound', type: 'leaks', label: 'Leaks found', optional: true },
     ],
   },
   fullChargeSet: {
     title: 'Set the full charge',
-    about: 'A good weigh-in is worth keeping for ever. Earlier calculations keep the figure that was in force.',
+    about:
+      'A good weigh-in is worth keeping for ever. Earlier calculations keep the figure that was in force.',
     fields: [
-      { key: 'method', type: 'choice', label: 'How it is known', choices: choices(FULL_CHARGE_METHODS, FULL_CHARGE_WORDS) },
+      {
+        key: 'method',
+        type: 'choice',
+        label: 'How it is known',
+        choices: choices(FULL_CHARGE_METHODS, FULL_CHARGE_WORDS),
+      },
       { key: 'mass', type: 'mass', label: 'Full charge', when: (values) => values['method'] !== 'range' },
       { key: 'low', type: 'mass', label: 'Low end', when: (values) => values['method'] === 'range' },
-      { key: 'high', type: 'mass', label: 'High end', when: (values) => values['method'] === 'range', hint: 'The midpoint counts.' },
+      {
+        key: 'high',
+        type: 'mass',
+        label: 'High end',
+        when: (values) => values['method'] === 'range',
+        hint: 'The midpoint counts.',
+      },
     ],
   },
   extension: {
     title: 'Extension',
     about: 'Moves the day of the repair where the rule allows it; it never shortens.',
     fields: [
-      { key: 'ground', type: 'choice', label: 'Ground', choices: choices(EXTENSION_GROUNDS, { parts: 'Parts', otherRule: 'Another rule', radiological: 'Radiological' }) },
-      { key: 'partsDeliveredOn', type: 'date', label: 'Parts came on', optional: true, hint: 'Leave empty while they are on order.', when: (values) => values['ground'] === 'parts' },
+      {
+        key: 'ground',
+        type: 'choice',
+        label: 'Ground',
+        choices: choices(EXTENSION_GROUNDS, {
+          parts: 'Parts',
+          otherRule: 'Another rule',
+          radiological: 'Radiological',
+        }),
+      },
+      {
+        key: 'partsDeliveredOn',
+        type: 'date',
+        label: 'Parts came on',
+        optional: true,
+        hint: 'Leave empty while they are on order.',
+        when: (values) => values['ground'] === 'parts',
+      },
       { key: 'until', type: 'date', label: 'Until', when: (values) => values['ground'] !== 'parts' },
       why,
       packField,
     ],
   },
-  processShutdown: { title: 'Process shutdown', about: 'The repair needs an industrial process to be shut down; the window is longer then.', fields: [why, packField] },
+  processShutdown: {
+    title: 'Process shutdown',
+    about: 'The repair needs an industrial process to be shut down; the window is longer then.',
+    fields: [why, packField],
+  },
   planFiled: {
     title: 'File a plan',
     about: 'The machine will be converted or retired. It stays in the plan until that is done.',
-    fields: [{ key: 'plan', type: 'choice', label: 'What', choices: [{ value: 'retrofit', words: 'Convert (retrofit)' }, { value: 'retire', words: 'Retire' }] }, packField],
+    fields: [
+      {
+        key: 'plan',
+        type: 'choice',
+        label: 'What',
+        choices: [
+          { value: 'retrofit', words: 'Convert (retrofit)' },
+          { value: 'retire', words: 'Retire' },
+        ],
+      },
+      packField,
+    ],
   },
-  planCompleted: { title: 'Plan carried out', about: 'The conversion or retirement that the plan named is done.', fields: [packField] },
+  planCompleted: {
+    title: 'Plan carried out',
+    about: 'The conversion or retirement that the plan named is done.',
+    fields: [packField],
+  },
   unrelatedLeak: {
     title: 'Unrelated leak',
-    about: 'The addition that exceeded came of a new leak, not of the one that was repaired. The old case closes and a new one opens on that day.',
+    about:
+      'The addition that exceeded came of a new leak, not of the one that was repaired. The old case closes and a new one opens on that day.',
     fields: [{ ...why, optional: false, label: 'Why it is another leak' }, packField],
   },
   applianceChanged: {
     title: 'Change the record',
     about: 'Holds from its day on; what was computed for earlier days stays.',
     fields: [
-      { key: 'category', type: 'choice', label: 'Category', choices: [unchanged, ...choices(CATEGORIES, CATEGORY_WORDS)] },
-      { key: 'automaticDetection', type: 'choice', label: 'Automatic leak detection', choices: [unchanged, ...choices(DETECTIONS, DETECTION_WORDS)] },
-      { key: 'hermetic', type: 'choice', label: 'Hermetically sealed and labelled', choices: [unchanged, { value: 'true', words: 'yes' }, { value: 'false', words: 'no' }] },
-      { key: 'lightCommercialAirConditioning', type: 'choice', label: 'Residential or light commercial air conditioning', choices: [unchanged, { value: 'true', words: 'yes' }, { value: 'false', words: 'no' }] },
+      {
+        key: 'category',
+        type: 'choice',
+        label: 'Category',
+        choices: [unchanged, ...choices(CATEGORIES, CATEGORY_WORDS)],
+      },
+      {
+        key: 'automaticDetection',
+        type: 'choice',
+        label: 'Automatic leak detection',
+        choices: [unchanged, ...choices(DETECTIONS, DETECTION_WORDS)],
+      },
+      {
+        key: 'hermetic',
+        type: 'choice',
+        label: 'Hermetically sealed and labelled',
+        choices: [unchanged, { value: 'true', words: 'yes' }, { value: 'false', words: 'no' }],
+      },
+      {
+        key: 'lightCommercialAirConditioning',
+        type: 'choice',
+        label: 'Residential or light commercial air conditioning',
+        choices: [unchanged, { value: 'true', words: 'yes' }, { value: 'false', words: 'no' }],
+      },
     ],
   },
   retrofitted: {
     title: 'Converted',
-    about: 'To another refrigerant, from this day on. Set the new full charge with it; the nameplate is no longer true.',
-    fields: [{ key: 'toRefrigerant', type: 'choice', label: 'New refrigerant', choices: [{ value: '', words: 'Choose' }, ...REFRIGERANT_NAMES.map((value) => ({ value, words: value }))] }],
+    about:
+      'To another refrigerant, from this day on. Set the new full charge with it; the nameplate is no longer true.',
+    fields: [
+      {
+        key: 'toRefrigerant',
+        type: 'choice',
+        label: 'New refrigerant',
+        choices: [
+          { value: '', words: 'Choose' },
+          ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
+        ],
+      },
+    ],
   },
-  mothballed: { title: 'Mothballed', about: 'Evacuated and shut down: clocks that count in days stand still until gas goes in again.', fields: [] },
-  retired: { title: 'Retired', about: 'Ends the duties of this machine, save reports. Gas is recovered first, never let out.', fields: [] },
-  detectionCheck: { title: 'Leak detection checked', about: 'The yearly check and calibration of the automatic system.', fields: [] },
-  reportFiled: { title: 'Chronic leaker report filed', about: 'For a year in which 125 % of the full charge or more was added.', fields: [{ key: 'year', type: 'year', label: 'Year reported' }] },
+  mothballed: {
+    title: 'Mothballed',
+    about: 'Evacuated and shut down: clocks that count in days stand still until gas goes in again.',
+    fields: [],
+  },
+  retired: {
+    title: 'Retired',
+    about: 'Ends the duties of this machine, save reports. Gas is recovered first, never let out.',
+    fields: [],
+  },
+  detectionCheck: {
+    title: 'Leak detection checked',
+    about: 'The yearly check and calibration of the automatic system.',
+    fields: [],
+  },
+  reportFiled: {
+    title: 'Chronic leaker report filed',
+    about: 'For a year in which 125 % of the full charge or more was added.',
+    fields: [{ key: 'year', type: 'year', label: 'Year reported' }],
+  },
 };

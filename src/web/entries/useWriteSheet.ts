@@ -15,7 +15,8 @@ export interface WriteRequest {
 
 export function useWriteSheet() {
   const [params, setParams] = useSearchParams();
-  const without = () => new URLSearchParams([...params].filter(([key]) => !KEYS.some((known) => known === key)));
+  const without = () =>
+    new URLSearchParams([...params].filter(([key]) => !KEYS.some((known) => known === key)));
   const kind = FORM_KINDS.find((each) => each === params.get('write'));
   const machineId = params.get('on-machine');
   let given: Record<string, unknown> = {};
@@ -24,11 +25,17 @@ export function useWriteSheet() {
   } catch {
     // An address that was cut short: the form opens empty.
   }
-  const request: WriteRequest | null = kind && machineId ? { kind, machineId, corrects: params.get('corrects'), given } : null;
+  const request: WriteRequest | null =
+    kind && machineId ? { kind, machineId, corrects: params.get('corrects'), given } : null;
   return {
     request,
     close: () => setParams(without()),
-    open: (next: { kind: FormKind; machineId: string; corrects?: string; given?: Record<string, unknown> }) => {
+    open: (next: {
+      kind: FormKind;
+      machineId: string;
+      corrects?: string;
+      given?: Record<string, unknown>;
+    }) => {
       const wanted = without();
       wanted.set('write', next.kind);
       wanted.set('on-machine', next.machineId);
@@ -40,7 +47,10 @@ export function useWriteSheet() {
 }
 
 /** The form that an obligation asks for, with what is known filled in, and the word on its button. */
-export const ANSWERS: Record<ObligationKind, { kind: FormKind; given?: Record<string, unknown>; words: string }> = {
+export const ANSWERS: Record<
+  ObligationKind,
+  { kind: FormKind; given?: Record<string, unknown>; words: string }
+> = {
   repair: { kind: 'leakRepaired', words: 'Repaired' },
   initialTest: { kind: 'verificationTest', given: { stage: 'initial' }, words: 'First test' },
   followUpTest: { kind: 'verificationTest', given: { stage: 'followUp' }, words: 'Second test' },

@@ -22,7 +22,7 @@ import { undoing } from '../entries/voiding';
 import { WriterField } from './WriterField';
 import { type Direction, type GasDraft, correctionDraft, entryOf, freshDraft, massOf } from './gasDraft';
 import { previewOf } from './gasPreview';
-import { rememberMachine } from './LogGas';
+import { rememberMachine } from './logSheet';
 
 interface Props {
   machine: Machine;
@@ -35,7 +35,8 @@ interface Props {
 
 function firstDraft({ machine, today, supersedes, leakId, direction }: Props): GasDraft {
   const target = machine.entries.find((entry) => entry.id === supersedes);
-  if (target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered') return correctionDraft(target);
+  if (target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered')
+    return correctionDraft(target);
   return { ...freshDraft(dayText(today), direction), leakId: leakId ?? '' };
 }
 
@@ -55,8 +56,9 @@ export function GasForm(props: Props) {
   const unit = smallUnit(machine) ?? bareUnit(system);
   const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit);
   const { entry: asIf } = entryOf(draft, machine.appliance.id, person?.id ?? 'nobody', unit);
-  const guess = asIf ?? entryOf({ ...draft, correctionReason: 'as if' }, machine.appliance.id, 'nobody', unit).entry;
-  const preview = useMemo(() => (guess ? previewOf(guess, machine, cylinders, packs, today) : null), [guess, machine, cylinders, packs, today]);
+  const guess =
+    asIf ?? entryOf({ ...draft, correctionReason: 'as if' }, machine.appliance.id, 'nobody', unit).entry;
+  const preview = guess ? previewOf(guess, machine, cylinders, packs, today) : null;
   const senseError = preview?.sense.errors[0];
   const unanswered = preview?.sense.warnings.filter((warning) => !draft.accepted[warning]?.trim()) ?? [];
   const read = massOf(draft.amount, unit);
@@ -71,15 +73,21 @@ export function GasForm(props: Props) {
     append.mutate(entry, {
       onSuccess: () => {
         rememberMachine(machine.appliance.id);
-        toast.success(`${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry)) },
-        });
+        toast.success(
+          `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
+          {
+            action: { label: 'Undo', onClick: () => append.mutate(undoing(entry)) },
+          },
+        );
         onClose();
       },
     });
   };
 
-  const amountError = tried || draft.amount !== '' ? (errors.amount ?? (senseError?.field === 'mass' ? senseErrorWords(senseError) : null)) : null;
+  const amountError =
+    tried || draft.amount !== ''
+      ? (errors.amount ?? (senseError?.field === 'mass' ? senseErrorWords(senseError) : null))
+      : null;
   return (
     <Sheet
       title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
@@ -127,33 +135,67 @@ export function GasForm(props: Props) {
             value={draft.amount}
             onChange={(event) => set({ amount: event.target.value })}
             error={amountError}
-            hint={'mass' in read ? echo(grams(exactGrams(read.mass)), draft.amount) : `A bare number is in ${unit}.`}
+            hint={
+              'mass' in read
+                ? echo(grams(exactGrams(read.mass)), draft.amount)
+                : `A bare number is in ${unit}.`
+            }
           />
         )}
         <CheckField
           label="Not weighed"
           checked={draft.notWeighed}
           onChange={(event) => set({ notWeighed: event.target.checked })}
-          hint={draft.notWeighed ? 'The entry is kept without a weight; the leak rate of that day becomes unknown, not zero.' : undefined}
+          hint={
+            draft.notWeighed
+              ? 'The entry is kept without a weight; the leak rate of that day becomes unknown, not zero.'
+              : undefined
+          }
         />
         {draft.notWeighed && (
-          <TextField label="Why not" value={draft.whyNotWeighed} onChange={(event) => set({ whyNotWeighed: event.target.value })} error={tried ? errors.whyNotWeighed : null} />
+          <TextField
+            label="Why not"
+            value={draft.whyNotWeighed}
+            onChange={(event) => set({ whyNotWeighed: event.target.value })}
+            error={tried ? errors.whyNotWeighed : null}
+          />
         )}
         {isFlammable(present.present.refrigerant.name) && (
           <p className="mb-4 border-l-4 border-ochre pl-3">
-            {present.present.refrigerant.name} burns ({present.present.refrigerant.safetyClass}): no flame or spark near, air the room, scale and hoses rated for it. A certified
-            person does this work; local code decides.
+            {present.present.refrigerant.name} burns ({present.present.refrigerant.safetyClass}): no flame or
+            spark near, air the room, scale and hoses rated for it. A certified person does this work; local
+            code decides.
           </p>
         )}
         <GasMeaning preview={preview} present={present} system={system} today={today} added={added} />
-        <Warnings warnings={preview?.sense.warnings ?? []} accepted={draft.accepted} onChange={(accepted) => set({ accepted })} tried={tried} />
+        <Warnings
+          warnings={preview?.sense.warnings ?? []}
+          accepted={draft.accepted}
+          onChange={(accepted) => set({ accepted })}
+          tried={tried}
+        />
         {added ? (
-          <Choices label="Reason" value={draft.addedReason} onChange={(value) => set({ addedReason: value as GasDraft['addedReason'] })} choices={ADDED_REASONS.map((value) => ({ value, words: ADDED_WORDS[value] }))} />
+          <Choices
+            label="Reason"
+            value={draft.addedReason}
+            onChange={(value) => set({ addedReason: value as GasDraft['addedReason'] })}
+            choices={ADDED_REASONS.map((value) => ({ value, words: ADDED_WORDS[value] }))}
+          />
         ) : (
-          <Choices label="Reason" value={draft.recoveredReason} onChange={(value) => set({ recoveredReason: value as GasDraft['recoveredReason'] })} choices={RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }))} />
+          <Choices
+            label="Reason"
+            value={draft.recoveredReason}
+            onChange={(value) => set({ recoveredReason: value as GasDraft['recoveredReason'] })}
+            choices={RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }))}
+          />
         )}
         {draft.supersedes !== null && (
-          <TextField label="Reason for the correction" value={draft.correctionReason} onChange={(event) => set({ correctionReason: event.target.value })} error={tried ? errors.correctionReason : null} />
+          <TextField
+            label="Reason for the correction"
+            value={draft.correctionReason}
+            onChange={(event) => set({ correctionReason: event.target.value })}
+            error={tried ? errors.correctionReason : null}
+          />
         )}
         <TextField
           label="Day"
@@ -161,7 +203,9 @@ export function GasForm(props: Props) {
           max={dayText(today)}
           value={draft.on}
           onChange={(event) => set({ on: event.target.value })}
-          error={(tried ? errors.on : null) ?? (senseError?.field === 'on' ? senseErrorWords(senseError) : null)}
+          error={
+            (tried ? errors.on : null) ?? (senseError?.field === 'on' ? senseErrorWords(senseError) : null)
+          }
         />
         {added && openLeaks.length > 0 && (
           <SelectField
@@ -169,7 +213,10 @@ export function GasForm(props: Props) {
             optional
             value={draft.leakId}
             onChange={(event) => set({ leakId: event.target.value })}
-            choices={[{ value: '', words: 'not tied to one leak' }, ...openLeaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }))]}
+            choices={[
+              { value: '', words: 'not tied to one leak' },
+              ...openLeaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
+            ]}
           />
         )}
         <SelectField
@@ -180,11 +227,19 @@ export function GasForm(props: Props) {
           hint={added ? undefined : 'A recovery bottle may be filled to 80 % only; never mix gases.'}
           choices={[
             { value: '', words: 'not noted' },
-            ...fitting.map((each) => ({ value: each.id, words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${each.purpose}` : ''}` })),
+            ...fitting.map((each) => ({
+              value: each.id,
+              words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${each.purpose}` : ''}`,
+            })),
             ...others.map((each) => ({ value: each.id, words: `${each.serial}, holds ${each.refrigerant}` })),
           ]}
         />
-        <TextArea label="Note" optional value={draft.note} onChange={(event) => set({ note: event.target.value })} />
+        <TextArea
+          label="Note"
+          optional
+          value={draft.note}
+          onChange={(event) => set({ note: event.target.value })}
+        />
         <WriterField error={tried ? errors.by : undefined} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>

@@ -35,10 +35,15 @@ export function GasMeaning({ preview, present, system, today, added }: Props) {
         </span>
       </p>
       {before.known && (
-        <WorkingDisclosure label={`Before this entry: ${massText(grams(before.headroom.free), system)} free`} working={headroomWorking(before.headroom, preview?.before ?? present, system)} />
+        <WorkingDisclosure
+          label={`Before this entry: ${massText(grams(before.headroom.free), system)} free`}
+          working={headroomWorking(before.headroom, preview?.before ?? present, system)}
+        />
       )}
       {preview && added && <Rates preview={preview} system={system} />}
-      {preview && !added && <p>Recovered gas is repaid first when it goes back, so that only the rest counts as leaked.</p>}
+      {preview && !added && (
+        <p>Recovered gas is repaid first when it goes back, so that only the rest counts as leaked.</p>
+      )}
       {preview && <Follows preview={preview} present={present} today={today} />}
     </section>
   );
@@ -47,12 +52,26 @@ export function GasMeaning({ preview, present, system, today, added }: Props) {
 function Rates({ preview, system }: { preview: GasPreview; system: MassSystem }) {
   const { rate, after } = preview;
   if (preview.sense.fullChargeUnknown) {
-    return <p className="font-semibold text-ochre">The full charge is not known, so there is no rate. The entry is kept; set the full charge on the machine’s page and the rate appears.</p>;
+    return (
+      <p className="font-semibold text-ochre">
+        The full charge is not known, so there is no rate. The entry is kept; set the full charge on the
+        machine’s page and the rate appears.
+      </p>
+    );
   }
-  if (!rate) return <p>Nothing of this counts as leaked: it repays what was taken out, or it is a first charge.</p>;
+  if (!rate)
+    return <p>Nothing of this counts as leaked: it repays what was taken out, or it is a first charge.</p>;
   const both = [
-    { method: 'annualizing' as const, millionths: rate.annualizing.millionths, working: annualizingWorking(rate, after.ledger, system) },
-    { method: 'rolling' as const, millionths: rate.rolling.millionths, working: rollingWorking(rate, after.ledger, system) },
+    {
+      method: 'annualizing' as const,
+      millionths: rate.annualizing.millionths,
+      working: annualizingWorking(rate, after.ledger, system),
+    },
+    {
+      method: 'rolling' as const,
+      millionths: rate.rolling.millionths,
+      working: rollingWorking(rate, after.ledger, system),
+    },
   ];
   return (
     <>
@@ -64,7 +83,10 @@ function Rates({ preview, system }: { preview: GasPreview; system: MassSystem })
         />
       ))}
       {verdicts(rate).map(({ pack, threshold, exceeds, source }) => (
-        <p key={pack} className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}>
+        <p
+          key={pack}
+          className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}
+        >
           {exceeds === null
             ? `? ${pack}: cannot be judged against ${String(threshold)} %`
             : exceeds
@@ -79,9 +101,13 @@ function Rates({ preview, system }: { preview: GasPreview; system: MassSystem })
 
 /** Duties that would be there with this entry and are not without it. */
 function Follows({ preview, present, today }: { preview: GasPreview; present: Standing; today: Day }) {
-  const known = new Set(present.obligations.map((each) => `${each.pack.id} ${each.kind} ${String(each.due)}`));
+  const known = new Set(
+    present.obligations.map((each) => `${each.pack.id} ${each.kind} ${String(each.due)}`),
+  );
   const fresh = preview.today.obligations.filter(
-    (each) => !known.has(`${each.pack.id} ${each.kind} ${String(each.due)}`) && ['overdue', 'dueSoon', 'upcoming'].includes(stateOf(each, today)),
+    (each) =>
+      !known.has(`${each.pack.id} ${each.kind} ${String(each.due)}`) &&
+      ['overdue', 'dueSoon', 'upcoming'].includes(stateOf(each, today)),
   );
   if (fresh.length === 0) return null;
   return (

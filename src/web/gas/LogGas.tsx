@@ -1,32 +1,11 @@
 /** Logging gas, opened from anywhere by `?log=gas`: first which machine, then how much. */
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { useMachine, useMachines, useToday } from '../data/queries';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 import { inputShape } from '../parts/Field';
 import { GasForm } from './GasForm';
-
-export const LOG_KEYS = ['log', 'machine', 'supersedes', 'leak', 'direction'];
-
-export function useLogSheet() {
-  const [params, setParams] = useSearchParams();
-  const without = () => new URLSearchParams([...params].filter(([key]) => !LOG_KEYS.includes(key)));
-  return {
-    open: params.get('log') === 'gas',
-    machineId: params.get('machine'),
-    supersedes: params.get('supersedes'),
-    leakId: params.get('leak'),
-    direction: params.get('direction') === 'recovered' ? ('refrigerantRecovered' as const) : ('refrigerantAdded' as const),
-    close: () => setParams(without()),
-    openFor: (rest: { machine?: string; supersedes?: string; direction?: string }) => {
-      const next = without();
-      next.set('log', 'gas');
-      for (const [key, value] of Object.entries(rest)) next.set(key, value);
-      setParams(next);
-    },
-  };
-}
+import { recentIds, useLogSheet } from './logSheet';
 
 export function LogGas() {
   const sheet = useLogSheet();
@@ -49,13 +28,16 @@ function MachineGas({ id }: { id: string }) {
       </Sheet>
     );
   }
-  return <GasForm machine={query.data} today={today} supersedes={sheet.supersedes} leakId={sheet.leakId} direction={sheet.direction} onClose={sheet.close} />;
-}
-
-const RECENT_KEY = 'abacus.recentMachines';
-const recentIds = (): string[] => (localStorage.getItem(RECENT_KEY) ?? '').split(' ').filter(Boolean);
-export function rememberMachine(id: string): void {
-  localStorage.setItem(RECENT_KEY, [id, ...recentIds().filter((each) => each !== id)].slice(0, 5).join(' '));
+  return (
+    <GasForm
+      machine={query.data}
+      today={today}
+      supersedes={sheet.supersedes}
+      leakId={sheet.leakId}
+      direction={sheet.direction}
+      onClose={sheet.close}
+    />
+  );
 }
 
 function PickMachine({ onPick, onClose }: { onPick: (id: string) => void; onClose: () => void }) {
@@ -86,14 +68,24 @@ function PickMachine({ onPick, onClose }: { onPick: (id: string) => void; onClos
             <ul className="mt-3">
               {found.slice(0, 40).map(({ appliance, siteName, summary }) => (
                 <li key={appliance.id} className="rule-b">
-                  <button type="button" className="min-h-14 w-full cursor-pointer py-2 text-left" onClick={() => onPick(appliance.id)}>
+                  <button
+                    type="button"
+                    className="min-h-14 w-full cursor-pointer py-2 text-left"
+                    onClick={() => onPick(appliance.id)}
+                  >
                     <span className="font-semibold">{appliance.name}</span> · {siteName}
                     <span className="block text-soft">{summary.refrigerant}</span>
                   </button>
                 </li>
               ))}
-              {found.length === 0 && <li className="py-6 text-soft">No machine has that in its name, site or refrigerant.</li>}
-              {found.length > 40 && <li className="py-3 text-soft">{String(found.length - 40)} more; type a little more of the name.</li>}
+              {found.length === 0 && (
+                <li className="py-6 text-soft">No machine has that in its name, site or refrigerant.</li>
+              )}
+              {found.length > 40 && (
+                <li className="py-3 text-soft">
+                  {String(found.length - 40)} more; type a little more of the name.
+                </li>
+              )}
             </ul>
           );
         }}

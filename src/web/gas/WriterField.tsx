@@ -11,7 +11,10 @@ export function WriterField({ error }: { error?: string | undefined }) {
       value=""
       onChange={(event) => choose(event.target.value)}
       error={error ?? null}
-      choices={[{ value: '', words: 'Choose your name' }, ...people.map((each) => ({ value: each.id, words: each.name }))]}
+      choices={[
+        { value: '', words: 'Choose your name' },
+        ...people.map((each) => ({ value: each.id, words: each.name })),
+      ]}
     />
   );
 }

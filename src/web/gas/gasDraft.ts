@@ -1,6 +1,12 @@
 /** A draft of gas added or recovered, or of a full charge: what is typed, and the entry that it makes. */
 import { v7 as uuidv7 } from 'uuid';
-import { ADDED_REASONS, type AddedReason, type Entry, RECOVERED_REASONS, type RecoveredReason } from '../../core/logbook/entry';
+import {
+  ADDED_REASONS,
+  type AddedReason,
+  type Entry,
+  RECOVERED_REASONS,
+  type RecoveredReason,
+} from '../../core/logbook/entry';
 import { ACCEPTED, type SenseWarning } from '../../core/logbook/sense';
 import { type Mass, type MassUnit, parseMass } from '../../core/quantity/mass';
 import { massRefusalWords } from '../words/refusals';
@@ -51,27 +57,39 @@ export function correctionDraft(entry: Extract<Entry, { kind: Direction }>): Gas
     amount: mass ? (mass['x-typed'] ?? `${String(mass.value)} ${mass.unit}`) : '',
     notWeighed: mass === null,
     whyNotWeighed: entry.massUnknown ?? '',
-    ...(entry.kind === 'refrigerantAdded' ? { addedReason: entry.reason, leakId: entry.leakId ?? '' } : { recoveredReason: entry.reason }),
+    ...(entry.kind === 'refrigerantAdded'
+      ? { addedReason: entry.reason, leakId: entry.leakId ?? '' }
+      : { recoveredReason: entry.reason }),
     cylinderId: entry.cylinderId ?? '',
     note: entry.note ?? '',
     supersedes: entry.id,
   };
 }
 
-export type DraftErrors = Partial<Record<'amount' | 'whyNotWeighed' | 'on' | 'correctionReason' | 'by', string>>;
+export type DraftErrors = Partial<
+  Record<'amount' | 'whyNotWeighed' | 'on' | 'correctionReason' | 'by', string>
+>;
 
 /** The mass that was typed, with the text itself kept beside it. */
 export function massOf(text: string, unit: MassUnit): { mass: WithTyped } | { error: string } {
   const parsed = parseMass(text, unit);
-  return parsed.ok ? { mass: { ...parsed.value, 'x-typed': text.trim() } } : { error: massRefusalWords(parsed.refusal) };
+  return parsed.ok
+    ? { mass: { ...parsed.value, 'x-typed': text.trim() } }
+    : { error: massRefusalWords(parsed.refusal) };
 }
 
 /** The entry of a draft, or what is still missing. */
-export function entryOf(draft: GasDraft, applianceId: string, by: string | null, unit: MassUnit): { entry: Entry | null; errors: DraftErrors } {
+export function entryOf(
+  draft: GasDraft,
+  applianceId: string,
+  by: string | null,
+  unit: MassUnit,
+): { entry: Entry | null; errors: DraftErrors } {
   const errors: DraftErrors = {};
   let mass: WithTyped | null = null;
   if (draft.notWeighed) {
-    if (draft.whyNotWeighed.trim() === '') errors.whyNotWeighed = 'Say why nobody weighed, such as “no scale on the roof”.';
+    if (draft.whyNotWeighed.trim() === '')
+      errors.whyNotWeighed = 'Say why nobody weighed, such as “no scale on the roof”.';
   } else {
     const read = massOf(draft.amount, unit);
     if ('mass' in read) mass = read.mass;
@@ -92,7 +110,9 @@ export function entryOf(draft: GasDraft, applianceId: string, by: string | null,
     massUnknown: draft.notWeighed ? draft.whyNotWeighed.trim() : undefined,
     cylinderId: draft.cylinderId || undefined,
     note: draft.note.trim() || undefined,
-    ...(draft.supersedes === null ? {} : { supersedes: draft.supersedes, correctionReason: draft.correctionReason.trim() }),
+    ...(draft.supersedes === null
+      ? {}
+      : { supersedes: draft.supersedes, correctionReason: draft.correctionReason.trim() }),
     ...(Object.keys(draft.accepted).length > 0 ? { [ACCEPTED]: draft.accepted } : {}),
   };
   const entry =

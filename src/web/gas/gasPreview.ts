@@ -22,7 +22,13 @@ export interface GasPreview {
   rate: AdditionRate | null;
 }
 
-export function previewOf(entry: Entry, machine: Machine, cylinders: readonly Cylinder[], packs: Packs, today: Day): GasPreview {
+export function previewOf(
+  entry: Entry,
+  machine: Machine,
+  cylinders: readonly Cylinder[],
+  packs: Packs,
+  today: Day,
+): GasPreview {
   const day = dayOf(entry.on);
   const asOf = (day < today ? day : today) as Day;
   const target = entry.supersedes ?? null;
@@ -31,7 +37,10 @@ export function previewOf(entry: Entry, machine: Machine, cylinders: readonly Cy
   const targetIsDead = target !== null && deadIds(machine.entries).has(target);
   const after = standingWith(machine, packs, asOf, [entry]);
   return {
-    sense: senseOf(entry, senseContext(entry, standingWith(machine, packs, today, [], target), cylinder, targetIsDead)),
+    sense: senseOf(
+      entry,
+      senseContext(entry, standingWith(machine, packs, today, [], target), cylinder, targetIsDead),
+    ),
     before: standingWith(machine, packs, asOf, [], target),
     after,
     today: standingWith(machine, packs, today, [entry]),

@@ -11,17 +11,29 @@ export function CaseList({ view: { standing, machine } }: { view: MachineView })
   const cases = standing.cases.toReversed();
   return (
     <Section title="Cases">
-      {cases.length === 0 && <p className="text-soft">No case: nothing exceeded a threshold, and no leak asked for one.</p>}
+      {cases.length === 0 && (
+        <p className="text-soft">No case: nothing exceeded a threshold, and no leak asked for one.</p>
+      )}
       <ul>
         {cases.map((each) => (
-          <li key={`${each.case.pack.id}${String(each.case.openedOn)}${String(each.case.closedOn)}`} className="rule-b">
-            <Link to={casePath(machine.appliance.id, each.case.pack.id, dayText(each.case.openedOn))} className="block py-2">
+          <li
+            key={`${each.case.pack.id}${String(each.case.openedOn)}${String(each.case.closedOn)}`}
+            className="rule-b"
+          >
+            <Link
+              to={casePath(machine.appliance.id, each.case.pack.id, dayText(each.case.openedOn))}
+              className="block py-2"
+            >
               <span className="font-semibold underline decoration-line underline-offset-4">
                 {PACK_WORDS[each.case.pack.id]}, opened {dayWords(each.case.openedOn)}
               </span>
-              <span className={`block ${each.state === 'closed' || each.state === 'verified' ? 'text-green' : 'text-brick'}`}>
+              <span
+                className={`block ${each.state === 'closed' || each.state === 'verified' ? 'text-green' : 'text-brick'}`}
+              >
                 {CASE_STATE_WORDS[each.state]}
-                {each.case.closedOn !== null && each.case.closedBecause && ` ${dayWords(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`}
+                {each.case.closedOn !== null &&
+                  each.case.closedBecause &&
+                  ` ${dayWords(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`}
               </span>
             </Link>
           </li>

@@ -12,7 +12,9 @@ import type { MachineView } from './machineView';
 const SHOWN = 6;
 
 /** The same duty of several packs on the same day is one to do. */
-export function foldedObligations(obligations: readonly Obligation[]): { first: Obligation; packs: string[] }[] {
+export function foldedObligations(
+  obligations: readonly Obligation[],
+): { first: Obligation; packs: string[] }[] {
   const byKey = new Map<string, { first: Obligation; packs: string[] }>();
   for (const each of obligations) {
     const key = `${each.kind} ${String(each.due)} ${String(each.doneOn)} ${String(each.ended)}`;
@@ -25,7 +27,9 @@ export function foldedObligations(obligations: readonly Obligation[]): { first: 
 
 export function Duties({ view: { standing, today, machine } }: { view: MachineView }) {
   const write = useWriteSheet();
-  const open = foldedObligations(standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))));
+  const open = foldedObligations(
+    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
+  );
   return (
     <Section title="Due on this machine">
       {open.length === 0 && <p className="text-soft">Nothing is due.</p>}
@@ -34,15 +38,30 @@ export function Duties({ view: { standing, today, machine } }: { view: MachineVi
           const answer = ANSWERS[first.kind];
           const given = first.why.rule === 'chronic' ? { year: first.why.year } : answer.given;
           return (
-            <li key={`${first.kind}${String(first.due)}${first.pack.id}`} className="rule-b flex items-center gap-3 py-2">
+            <li
+              key={`${first.kind}${String(first.due)}${first.pack.id}`}
+              className="rule-b flex items-center gap-3 py-2"
+            >
               <div className="min-w-0 flex-1">
                 <p className="font-semibold">{OBLIGATION_WORDS[first.kind]}</p>
-                <DutyMark state={stateOf(first, today)} words={`${untilWords(first.due, today)}, ${dayWords(first.due)}`} />
+                <DutyMark
+                  state={stateOf(first, today)}
+                  words={`${untilWords(first.due, today)}, ${dayWords(first.due)}`}
+                />
                 <p className="text-[0.93rem] text-soft">
                   {whyWords(first.why)} · {packs.join(', ')}, {first.source.cite}
                 </p>
               </div>
-              <Button className="shrink-0" onClick={() => write.open({ kind: answer.kind, machineId: machine.appliance.id, ...(given ? { given } : {}) })}>
+              <Button
+                className="shrink-0"
+                onClick={() =>
+                  write.open({
+                    kind: answer.kind,
+                    machineId: machine.appliance.id,
+                    ...(given ? { given } : {}),
+                  })
+                }
+              >
                 {answer.words}
               </Button>
             </li>

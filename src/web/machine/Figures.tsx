@@ -12,7 +12,8 @@ import { percentText, rodSentence, rodWords } from '../words/rod';
 import { annualizingWorking, headroomWorking, rollingWorking } from '../words/working';
 import type { MachineView } from './machineView';
 
-const percentOf = (millionths: number | null): string => (millionths === null ? 'unknown' : percentText(millionths / PERCENT_SCALE));
+const percentOf = (millionths: number | null): string =>
+  millionths === null ? 'unknown' : percentText(millionths / PERCENT_SCALE);
 
 export function Figures({ view }: { view: MachineView }) {
   const { standing, system } = view;
@@ -20,31 +21,52 @@ export function Figures({ view }: { view: MachineView }) {
   const last = standing.additions.at(-1);
   const open = standing.balances.repair > 0n ? massText(grams(standing.balances.repair), system) : null;
   return (
-    <section aria-label="Figures" className="rule-t rule-b mb-6 grid gap-x-10 gap-y-4 py-4 lg:grid-cols-[1.2fr_1fr]">
+    <section
+      aria-label="Figures"
+      className="rule-t rule-b mb-6 grid gap-x-10 gap-y-4 py-4 lg:grid-cols-[1.2fr_1fr]"
+    >
       <div>
         <RodDrawing size="full" rod={rod} system={system} />
         <p className="text-3xl font-bold">{rodWords(rod, system)}</p>
         <p className="text-soft">{rodSentence(rod, system)}</p>
-        {standing.headroom.known && <WorkingDisclosure label="How the headroom comes about" working={headroomWorking(standing.headroom.headroom, standing, system)} />}
+        {standing.headroom.known && (
+          <WorkingDisclosure
+            label="How the headroom comes about"
+            working={headroomWorking(standing.headroom.headroom, standing, system)}
+          />
+        )}
       </div>
-      <dl className="grid grid-cols-2 content-start gap-x-6 gap-y-3">
-        <Figure term="Last addition" value={last ? percentOf(last.millionths) : '–'}>
-          {last ? `a year, ${METHOD_WORDS[last.method]}, ${dayWords(last.gasDay.day)}` : 'no gas that counts so far'}
-        </Figure>
-        <YearFigure view={view} />
-        <Figure term="Rules that cover" value={standing.present.covering.map((pack) => PACK_WORDS[pack.id]).join(', ') || 'none'}>
-          as of today
-        </Figure>
-        <Figure term="Taken out, not put back" value={open ?? 'nothing'}>
-          {open ? 'a recharge repays it first; an old balance would hide a loss' : 'for repairs'}
-        </Figure>
+      <div>
+        <dl className="grid grid-cols-2 content-start gap-x-6 gap-y-3">
+          <Figure term="Last addition" value={last ? percentOf(last.millionths) : '–'}>
+            {last
+              ? `a year, ${METHOD_WORDS[last.method]}, ${dayWords(last.gasDay.day)}`
+              : 'no gas that counts so far'}
+          </Figure>
+          <YearFigure view={view} />
+          <Figure
+            term="Rules that cover"
+            value={standing.present.covering.map((pack) => PACK_WORDS[pack.id]).join(', ') || 'none'}
+          >
+            as of today
+          </Figure>
+          <Figure term="Taken out, not put back" value={open ?? 'nothing'}>
+            {open ? 'a recharge repays it first; an old balance would hide a loss' : 'for repairs'}
+          </Figure>
+        </dl>
         {last && (
-          <div className="col-span-2">
-            <WorkingDisclosure label={`Annualizing: ${percentOf(last.annualizing.millionths)}`} working={annualizingWorking(last, standing.ledger, system)} />
-            <WorkingDisclosure label={`Rolling average: ${percentOf(last.rolling.millionths)}`} working={rollingWorking(last, standing.ledger, system)} />
+          <div className="mt-2">
+            <WorkingDisclosure
+              label={`Annualizing: ${percentOf(last.annualizing.millionths)}`}
+              working={annualizingWorking(last, standing.ledger, system)}
+            />
+            <WorkingDisclosure
+              label={`Rolling average: ${percentOf(last.rolling.millionths)}`}
+              working={rollingWorking(last, standing.ledger, system)}
+            />
           </div>
         )}
-      </dl>
+      </div>
     </section>
   );
 }
@@ -55,7 +77,9 @@ function YearFigure({ view: { standing, today, system } }: { view: MachineView }
   const value = present ? massText(grams(present.net), system) : 'nothing';
   return (
     <Figure term={`Lost in ${String(year)}`} value={value}>
-      {present ? `${percentOf(present.millionths)} of the full charge${present.chronic ? ', chronic' : ''}${present.unknownAdditions > 0 ? `, ${String(present.unknownAdditions)} not weighed` : ''}` : 'as far as it was weighed'}
+      {present
+        ? `${percentOf(present.millionths)} of the full charge${present.chronic ? ', chronic' : ''}${present.unknownAdditions > 0 ? `, ${String(present.unknownAdditions)} not weighed` : ''}`
+        : 'as far as it was weighed'}
     </Figure>
   );
 }

@@ -9,7 +9,8 @@ export function LeakList({ view: { standing } }: { view: MachineView }) {
   const leaks = [...standing.leaks.byId.values()].toReversed();
   const places = new Map<string, string>();
   for (const { entry } of standing.history.entries) {
-    if (entry.kind === 'leakFound') places.set(entry.leakId, [entry.component, entry.location].filter(Boolean).join(', '));
+    if (entry.kind === 'leakFound')
+      places.set(entry.leakId, [entry.component, entry.location].filter(Boolean).join(', '));
   }
   return (
     <Section title="Leaks">
@@ -27,8 +28,9 @@ export function LeakList({ view: { standing } }: { view: MachineView }) {
           </li>
         ))}
       </ul>
-      {leaks.length > SHOWN && <p className="pt-1 text-soft">{`And ${String(leaks.length - SHOWN)} older ones, in the logbook.`}</p>}
+      {leaks.length > SHOWN && (
+        <p className="pt-1 text-soft">{`And ${String(leaks.length - SHOWN)} older ones, in the logbook.`}</p>
+      )}
     </Section>
   );
 }
-

@@ -7,7 +7,7 @@ import { dayOf } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
 import { FORM_KINDS } from '../entries/specs';
 import { useWriteSheet } from '../entries/useWriteSheet';
-import { useLogSheet } from '../gas/LogGas';
+import { useLogSheet } from '../gas/logSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { ENTRY_WORDS } from '../words/codes';
@@ -30,11 +30,25 @@ export function Logbook({ view }: { view: MachineView }) {
     .map(({ entry }) => entry);
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (
-    <Section title="Logbook" id="logbook" aside={<span className="text-soft">{entries.length} entries, nothing is ever erased</span>}>
-      {entries.length === 0 && <p className="text-soft">Nothing is written yet. Set the full charge first; then log gas as it goes in.</p>}
+    <Section
+      title="Logbook"
+      id="logbook"
+      aside={<span className="text-soft">{entries.length} entries, nothing is ever erased</span>}
+    >
+      {entries.length === 0 && (
+        <p className="text-soft">
+          Nothing is written yet. Set the full charge first; then log gas as it goes in.
+        </p>
+      )}
       <ol>
         {shown.map((entry) => (
-          <LogbookEntry key={entry.id} entry={entry} dead={dead.has(entry.id)} view={view} onVoid={() => setVoiding(entry)} />
+          <LogbookEntry
+            key={entry.id}
+            entry={entry}
+            dead={dead.has(entry.id)}
+            view={view}
+            onVoid={() => setVoiding(entry)}
+          />
         ))}
       </ol>
       {shown.length < entries.length && (
@@ -47,7 +61,17 @@ export function Logbook({ view }: { view: MachineView }) {
   );
 }
 
-function LogbookEntry({ entry, dead, view, onVoid }: { entry: Entry; dead: boolean; view: MachineView; onVoid: () => void }) {
+function LogbookEntry({
+  entry,
+  dead,
+  view,
+  onVoid,
+}: {
+  entry: Entry;
+  dead: boolean;
+  view: MachineView;
+  onVoid: () => void;
+}) {
   const { machine, system } = view;
   const { people } = useWriter();
   const write = useWriteSheet();
@@ -79,7 +103,8 @@ function LogbookEntry({ entry, dead, view, onVoid }: { entry: Entry; dead: boole
         </p>
         {replaced && (
           <p className="text-[0.93rem] font-semibold text-ochre">
-            {replaced.kind === 'void' ? 'Voided' : 'Corrected'} by {name(replaced.by)}: {replaced.correctionReason}
+            {replaced.kind === 'void' ? 'Voided' : 'Corrected'} by {name(replaced.by)}:{' '}
+            {replaced.correctionReason}
           </p>
         )}
       </div>

@@ -3,7 +3,7 @@ import { Suspense, lazy } from 'react';
 import { useParams } from 'react-router';
 import { grams, massText } from '../../core/quantity/mass';
 import { summaryOf } from '../../core/rules/summary';
-import { useLogSheet } from '../gas/LogGas';
+import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { MachineMark } from '../parts/StateMark';
@@ -51,7 +51,9 @@ function Shown({ view }: { view: MachineView }) {
           </p>
           <p>
             {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass} · full charge{' '}
-            {charge ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}` : 'not known'}
+            {charge
+              ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}`
+              : 'not known'}
           </p>
           <MachineMark state={summaryOf(standing).state} />
         </>

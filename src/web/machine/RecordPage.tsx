@@ -9,7 +9,18 @@ import { recordGaps } from '../../core/rules/recordGaps';
 import { useWriter } from '../app/writer';
 import { Button } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
-import { CASE_STATE_WORDS, CATEGORY_WORDS, CLOSED_WORDS, DETECTION_WORDS, ENTRY_WORDS, KIND_WORDS, METHOD_WORDS, OBLIGATION_STATE_WORDS, OBLIGATION_WORDS, PACK_WORDS } from '../words/codes';
+import {
+  CASE_STATE_WORDS,
+  CATEGORY_WORDS,
+  CLOSED_WORDS,
+  DETECTION_WORDS,
+  ENTRY_WORDS,
+  KIND_WORDS,
+  METHOD_WORDS,
+  OBLIGATION_STATE_WORDS,
+  OBLIGATION_WORDS,
+  PACK_WORDS,
+} from '../words/codes';
 import { dayWords } from '../words/dates';
 import { entryWords } from '../words/entry';
 import { gapWords } from '../words/gaps';
@@ -34,13 +45,22 @@ function Record({ view }: { view: MachineView }) {
   const { present } = standing;
   const facts: [string, string][] = [
     ['Site', machine.site.name],
-    ['Machine', `${machine.appliance.name}, ${KIND_WORDS[machine.appliance.kind]}${machine.appliance.assembly ? `, circuit of ${machine.appliance.assembly}` : ''}`],
+    [
+      'Machine',
+      `${machine.appliance.name}, ${KIND_WORDS[machine.appliance.kind]}${machine.appliance.assembly ? `, circuit of ${machine.appliance.assembly}` : ''}`,
+    ],
     ['Category', CATEGORY_WORDS[present.category]],
     ['Refrigerant', `${present.refrigerant.name}, GWP ${String(present.refrigerant.gwp)}`],
-    ['Full charge', present.fullCharge === null ? 'not determined' : massText(grams(present.fullCharge), system)],
+    [
+      'Full charge',
+      present.fullCharge === null ? 'not determined' : massText(grams(present.fullCharge), system),
+    ],
     ['Installed', machine.appliance.installedOn ?? 'not recorded'],
     ['Automatic leak detection', DETECTION_WORDS[present.detection]],
-    ['Rules that cover', present.covering.map((pack) => `${PACK_WORDS[pack.id]} (${pack.source.cite})`).join('; ') || 'none'],
+    [
+      'Rules that cover',
+      present.covering.map((pack) => `${PACK_WORDS[pack.id]} (${pack.source.cite})`).join('; ') || 'none',
+    ],
     ['Retired', standing.history.retiredOn === null ? 'no' : dayWords(standing.history.retiredOn)],
   ];
   return (
@@ -49,7 +69,10 @@ function Record({ view }: { view: MachineView }) {
       subtitle={`${machine.site.name} · as of ${dayWords(today)}`}
       actions={
         <>
-          <Link className="flex min-h-11 items-center px-3 font-semibold text-green underline underline-offset-4" to={`/machines/${encodeURIComponent(machine.appliance.id)}`}>
+          <Link
+            className="flex min-h-11 items-center px-3 font-semibold text-green underline underline-offset-4"
+            to={`/machines/${encodeURIComponent(machine.appliance.id)}`}
+          >
             Back to the machine
           </Link>
           <Button onClick={() => window.print()}>Print</Button>
@@ -86,7 +109,9 @@ function Record({ view }: { view: MachineView }) {
           rows={standing.cases.map((each) => [
             PACK_WORDS[each.case.pack.id],
             dayText(each.case.openedOn),
-            each.case.closedOn !== null && each.case.closedBecause ? `closed ${dayText(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}` : CASE_STATE_WORDS[each.state],
+            each.case.closedOn !== null && each.case.closedBecause
+              ? `closed ${dayText(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`
+              : CASE_STATE_WORDS[each.state],
             dayText(each.repairDue),
             each.initialPassedOn === null ? '–' : dayText(each.initialPassedOn),
             each.followUpPassedOn === null ? '–' : dayText(each.followUpPassedOn),
@@ -98,7 +123,9 @@ function Record({ view }: { view: MachineView }) {
             OBLIGATION_WORDS[each.kind],
             `${PACK_WORDS[each.pack.id]}, ${each.source.cite}`,
             dayText(each.due),
-            each.doneOn === null ? OBLIGATION_STATE_WORDS[stateOf(each, today)] : `done ${dayText(each.doneOn)}${each.doneOn > each.due ? ', late' : ''}`,
+            each.doneOn === null
+              ? OBLIGATION_STATE_WORDS[stateOf(each, today)]
+              : `done ${dayText(each.doneOn)}${each.doneOn > each.due ? ', late' : ''}`,
           ])}
         />
       </Section>
@@ -138,7 +165,9 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
           entry.on,
           `${ENTRY_WORDS[entry.kind]} ${entryWords(entry, view.system)}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
           writer(entry.by),
-          [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`].filter(Boolean).join('; '),
+          [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`]
+            .filter(Boolean)
+            .join('; '),
         ])}
       />
     </Section>
@@ -146,7 +175,8 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
 }
 
 function Additions({ view: { standing, system } }: { view: MachineView }) {
-  const percent = (millionths: number | null) => (millionths === null ? 'unknown' : `${String(millionths / PERCENT_SCALE)} %`);
+  const percent = (millionths: number | null) =>
+    millionths === null ? 'unknown' : `${String(millionths / PERCENT_SCALE)} %`;
   if (standing.additions.length === 0) return null;
   return (
     <Section title="Leak rate at each addition">
@@ -159,7 +189,11 @@ function Additions({ view: { standing, system } }: { view: MachineView }) {
           percent(each.annualizing.millionths),
           percent(each.rolling.millionths),
           METHOD_WORDS[each.method],
-          Object.values(each.exceeds).includes(true) ? 'yes' : Object.values(each.exceeds).includes(null) ? 'cannot be judged' : 'no',
+          Object.values(each.exceeds).includes(true)
+            ? 'yes'
+            : Object.values(each.exceeds).includes(null)
+              ? 'cannot be judged'
+              : 'no',
         ])}
       />
     </Section>

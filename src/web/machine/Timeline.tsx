@@ -1,5 +1,16 @@
 /** Gas in and out, the rate against its threshold, and cases as bands; the same as a table beside it. */
-import { Bar, CartesianGrid, ComposedChart, ReferenceArea, ReferenceLine, ResponsiveContainer, Scatter, Tooltip, XAxis, YAxis } from 'recharts';
+import {
+  Bar,
+  CartesianGrid,
+  ComposedChart,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
 import { exactGrams, grams, massText } from '../../core/quantity/mass';
 import { strictestPack } from '../../core/rules/headroom';
@@ -47,7 +58,8 @@ function pointsOf({ standing, system }: MachineView): Point[] {
 
 function yearTicks(from: Day, to: Day): Day[] {
   const ticks: Day[] = [];
-  for (let { year } = civil(addDays(from, 365)); newYearsDay(year) <= to; year += 1) ticks.push(newYearsDay(year));
+  for (let { year } = civil(addDays(from, 365)); newYearsDay(year) <= to; year += 1)
+    ticks.push(newYearsDay(year));
   return ticks;
 }
 
@@ -68,35 +80,111 @@ export default function Timeline({ view }: { view: MachineView }) {
   const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--ink)', fontSize: 13 } };
   return (
     <>
-      <div className="h-72" role="img" aria-label="Gas in and out and the leak rate over time; the table below says the same">
+      <div
+        className="h-72"
+        role="img"
+        aria-label="Gas in and out and the leak rate over time; the table below says the same"
+      >
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={points} stackOffset="sign" margin={{ top: 8, right: 4, bottom: 4, left: 4 }}>
             <CartesianGrid stroke="var(--line)" vertical={false} />
             {standing.cases.map((each) => (
-              <ReferenceArea key={`${each.case.pack.id}${String(each.case.openedOn)}`} x1={each.case.openedOn} x2={each.case.closedOn ?? to} yAxisId="rate" fill="var(--brick)" fillOpacity={0.1} />
+              <ReferenceArea
+                key={`${each.case.pack.id}${String(each.case.openedOn)}`}
+                x1={each.case.openedOn}
+                x2={each.case.closedOn ?? to}
+                yAxisId="rate"
+                fill="var(--brick)"
+                fillOpacity={0.1}
+              />
             ))}
-            <XAxis dataKey="day" type="number" domain={[from, to]} ticks={yearTicks(from, to)} tickFormatter={(day: Day) => String(civil(day).year)} {...axis} />
-            <YAxis yAxisId="gas" width={62} unit={`\u00a0${unit}`} domain={[least, most]} tickFormatter={(value: number) => String(Number(value.toPrecision(2)))} {...axis} />
-            <YAxis yAxisId="rate" orientation="right" width={48} unit=" %" domain={[(top * least) / most, top]} ticks={rateTicks(top)} {...axis} />
-            {threshold !== null && <ReferenceLine yAxisId="rate" y={threshold} stroke="var(--brick)" strokeDasharray="6 4" label={{ value: `threshold ${String(threshold)} %`, fill: 'var(--brick)', position: 'insideTopLeft', fontSize: 13 }} />}
+            <XAxis
+              dataKey="day"
+              type="number"
+              domain={[from, to]}
+              ticks={yearTicks(from, to)}
+              tickFormatter={(day: Day) => String(civil(day).year)}
+              {...axis}
+            />
+            <YAxis
+              yAxisId="gas"
+              width={62}
+              unit={`\u00a0${unit}`}
+              domain={[least, most]}
+              tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
+              {...axis}
+            />
+            <YAxis
+              yAxisId="rate"
+              orientation="right"
+              width={48}
+              unit=" %"
+              domain={[(top * least) / most, top]}
+              ticks={rateTicks(top)}
+              {...axis}
+            />
+            {threshold !== null && (
+              <ReferenceLine
+                yAxisId="rate"
+                y={threshold}
+                stroke="var(--brick)"
+                strokeDasharray="6 4"
+                label={{
+                  value: `threshold ${String(threshold)} %`,
+                  fill: 'var(--brick)',
+                  position: 'insideTopLeft',
+                  fontSize: 13,
+                }}
+              />
+            )}
             <ReferenceLine yAxisId="gas" y={0} stroke="var(--soft)" />
-            <Bar yAxisId="gas" dataKey="added" name={`added, ${unit}`} fill="var(--green)" stackId="gas" barSize={7} isAnimationActive={false} />
-            <Bar yAxisId="gas" dataKey="recovered" name={`recovered, ${unit}`} fill="var(--ochre)" stackId="gas" barSize={7} isAnimationActive={false} />
-            <Scatter yAxisId="rate" dataKey="rate" name="leak rate, % a year" fill="var(--ink)" shape="diamond" isAnimationActive={false} />
+            <Bar
+              yAxisId="gas"
+              dataKey="added"
+              name={`added, ${unit}`}
+              fill="var(--green)"
+              stackId="gas"
+              barSize={7}
+              isAnimationActive={false}
+            />
+            <Bar
+              yAxisId="gas"
+              dataKey="recovered"
+              name={`recovered, ${unit}`}
+              fill="var(--ochre)"
+              stackId="gas"
+              barSize={7}
+              isAnimationActive={false}
+            />
+            <Scatter
+              yAxisId="rate"
+              dataKey="rate"
+              name="leak rate, % a year"
+              fill="var(--ink)"
+              shape="diamond"
+              isAnimationActive={false}
+            />
             <Tooltip
               labelFormatter={(day) => dayWords(Number(day) as Day)}
               formatter={(value) => Number(Number(value).toFixed(2))}
-              contentStyle={{ background: 'var(--card)', border: '1px solid var(--ink)', color: 'var(--ink)' }}
+              contentStyle={{
+                background: 'var(--card)',
+                border: '1px solid var(--ink)',
+                color: 'var(--ink)',
+              }}
             />
           </ComposedChart>
         </ResponsiveContainer>
       </div>
       <p className="text-[0.93rem] text-soft">
-        Bars up: gas added; bars down: recovered ({unit}). Diamonds: leak rate in percent a year (right). Shaded: a case was running.
+        Bars up: gas added; bars down: recovered ({unit}). Diamonds: leak rate in percent a year (right).
+        Shaded: a case was running.
         {points.some((point) => point.unknown) && ' Gas that nobody weighed has no bar.'}
       </p>
       <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">The same as a table</summary>
+        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">
+          The same as a table
+        </summary>
         <table className="w-full max-w-2xl text-left">
           <thead>
             <tr className="rule-b">
@@ -110,7 +198,13 @@ export default function Timeline({ view }: { view: MachineView }) {
             {points.toReversed().map((point) => (
               <tr key={point.day} className="rule-b">
                 <td>{dayWords(point.day)}</td>
-                <td>{point.added === null ? (point.unknown ? 'not weighed' : '–') : massText(point.added * PER[system], system)}</td>
+                <td>
+                  {point.added === null
+                    ? point.unknown
+                      ? 'not weighed'
+                      : '–'
+                    : massText(point.added * PER[system], system)}
+                </td>
                 <td>{point.recovered === null ? '–' : massText(-point.recovered * PER[system], system)}</td>
                 <td>{point.rate === null ? (point.unknown ? 'unknown' : '–') : percentText(point.rate)}</td>
               </tr>

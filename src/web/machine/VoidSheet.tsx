@@ -14,7 +14,15 @@ import { dateWords } from '../words/dates';
 import { entryWords } from '../words/entry';
 import type { MachineView } from './machineView';
 
-export function VoidSheet({ entry, view, onClose }: { entry: Entry; view: MachineView; onClose: () => void }) {
+export function VoidSheet({
+  entry,
+  view,
+  onClose,
+}: {
+  entry: Entry;
+  view: MachineView;
+  onClose: () => void;
+}) {
   const { person } = useWriter();
   const append = useAppend();
   const [reason, setReason] = useState('');
@@ -42,14 +50,23 @@ export function VoidSheet({ entry, view, onClose }: { entry: Entry; view: Machin
         {ENTRY_WORDS[entry.kind]}, {dateWords(entry.on)}
       </p>
       <p className="mb-4">{entryWords(entry, view.system)}</p>
-      <p className="mb-4 text-soft">The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases and deadlines are as if it had never been written.</p>
+      <p className="mb-4 text-soft">
+        The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases
+        and deadlines are as if it had never been written.
+      </p>
       <form
         onSubmit={(event) => {
           event.preventDefault();
           save();
         }}
       >
-        <TextField label="Reason" autoFocus value={reason} onChange={(event) => setReason(event.target.value)} error={tried && reason.trim() === '' ? 'Say why it is voided.' : null} />
+        <TextField
+          label="Reason"
+          autoFocus
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          error={tried && reason.trim() === '' ? 'Say why it is voided.' : null}
+        />
         <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>

@@ -32,17 +32,37 @@ export function WhatIf({ view }: { view: MachineView }) {
   const tooFar = day !== null && day > addDays(today, MOST_DAYS_AHEAD);
   return (
     <Section title="What if gas went in">
-      <p className="mb-2 text-soft">An addition of any size on any day, and what would follow. Nothing is saved.</p>
+      <p className="mb-2 text-soft">
+        An addition of any size on any day, and what would follow. Nothing is saved.
+      </p>
       <div className="grid gap-x-6 sm:grid-cols-[14rem_12rem_1fr]">
-        <TextField label="Amount" placeholder={system === 'kilograms' ? '2 kg' : '3 lb'} value={amount} onChange={(event) => setAmount(event.target.value)} error={amount !== '' && 'error' in read ? read.error : null} />
-        <TextField label="On" type="date" value={on} onChange={(event) => setOn(event.target.value)} error={tooFar ? 'Too far ahead: at most two years.' : null} />
+        <TextField
+          label="Amount"
+          placeholder={system === 'kilograms' ? '2 kg' : '3 lb'}
+          value={amount}
+          onChange={(event) => setAmount(event.target.value)}
+          error={amount !== '' && 'error' in read ? read.error : null}
+        />
+        <TextField
+          label="On"
+          type="date"
+          value={on}
+          onChange={(event) => setOn(event.target.value)}
+          error={tooFar ? 'Too far ahead: at most two years.' : null}
+        />
       </div>
-      {'mass' in read && day !== null && !tooFar && <Answer view={view} entry={imagined(view, read.mass, on)} />}
+      {'mass' in read && day !== null && !tooFar && (
+        <Answer view={view} entry={imagined(view, read.mass, on)} />
+      )}
     </Section>
   );
 }
 
-const imagined = (view: MachineView, mass: { value: number; unit: 'lb' | 'oz' | 'kg' | 'g' }, on: string): Entry => ({
+const imagined = (
+  view: MachineView,
+  mass: { value: number; unit: 'lb' | 'oz' | 'kg' | 'g' },
+  on: string,
+): Entry => ({
   id: IMAGINED,
   kind: 'refrigerantAdded',
   on,
@@ -60,7 +80,8 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
   const without = standingWith(machine, packs, asOf);
   const withIt = standingWith(machine, packs, asOf, [entry]);
   const rate = thatDay.additions.find((each) => each.gasDay.day === day);
-  const key = (each: (typeof withIt.obligations)[number]) => `${each.pack.id} ${each.kind} ${String(each.due)} ${stateOf(each, asOf)}`;
+  const key = (each: (typeof withIt.obligations)[number]) =>
+    `${each.pack.id} ${each.kind} ${String(each.due)} ${stateOf(each, asOf)}`;
   const known = new Set(without.obligations.map(key));
   const changed = withIt.obligations.filter((each) => !known.has(key(each)));
   const stateWords = rodWords(rodOf(thatDay), system);
@@ -72,8 +93,15 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
         {rate ? (
           <>
             {verdicts(rate).map(({ pack, threshold, exceeds }) => (
-              <p key={pack} className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}>
-                {exceeds === null ? `? ${pack}: cannot be judged` : exceeds ? `◆ Exceeds ${String(threshold)} % (${pack})` : `○ Stays within ${String(threshold)} % (${pack})`}
+              <p
+                key={pack}
+                className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}
+              >
+                {exceeds === null
+                  ? `? ${pack}: cannot be judged`
+                  : exceeds
+                    ? `◆ Exceeds ${String(threshold)} % (${pack})`
+                    : `○ Stays within ${String(threshold)} % (${pack})`}
               </p>
             ))}
             {(['annualizing', 'rolling'] as const).map((method) => {
@@ -82,7 +110,11 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
                 <WorkingDisclosure
                   key={method}
                   label={`${millionths === null ? 'Unknown' : percentText(millionths / PERCENT_SCALE)} a year, ${METHOD_WORDS[method]}`}
-                  working={method === 'annualizing' ? annualizingWorking(rate, thatDay.ledger, system) : rollingWorking(rate, thatDay.ledger, system)}
+                  working={
+                    method === 'annualizing'
+                      ? annualizingWorking(rate, thatDay.ledger, system)
+                      : rollingWorking(rate, thatDay.ledger, system)
+                  }
                 />
               );
             })}
@@ -97,7 +129,8 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
         <ul>
           {changed.map((each) => (
             <li key={key(each)} className="py-1">
-              {OBLIGATION_WORDS[each.kind]} {stateOf(each, asOf) === 'void' ? 'would be void' : `by ${dayWords(each.due)}`}
+              {OBLIGATION_WORDS[each.kind]}{' '}
+              {stateOf(each, asOf) === 'void' ? 'would be void' : `by ${dayWords(each.due)}`}
               <span className="block text-[0.93rem] text-soft">
                 {whyWords(each.why)} · {PACK_WORDS[each.pack.id]}
               </span>

@@ -12,7 +12,11 @@ export function WriteMenu({ machineId }: { machineId: string }) {
         <Button>Write down…</Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={6} className="z-40 max-h-[70vh] w-72 overflow-y-auto border border-ink bg-card p-1">
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={6}
+          className="z-40 max-h-[70vh] w-72 overflow-y-auto border border-ink bg-card p-1"
+        >
           {FORM_KINDS.map((kind) => (
             <DropdownMenu.Item
               key={kind}

@@ -16,13 +16,25 @@ export interface MachineView {
   packs: Packs;
 }
 
-export function useMachineView(id: string): { query: ReturnType<typeof useMachine>; view: MachineView | null } {
+export function useMachineView(id: string): {
+  query: ReturnType<typeof useMachine>;
+  view: MachineView | null;
+} {
   const query = useMachine(id);
   const packs = usePacks();
   const machine = query.data;
   const today = useToday(machine?.site.timezone);
   const view = useMemo(
-    () => (machine && today !== null ? { machine, today, packs, system: massSystemOf(machine.site), standing: standingWith(machine, packs, today) } : null),
+    () =>
+      machine && today !== null
+        ? {
+            machine,
+            today,
+            packs,
+            system: massSystemOf(machine.site),
+            standing: standingWith(machine, packs, today),
+          }
+        : null,
     [machine, packs, today],
   );
   return { query, view };

@@ -1,5 +1,5 @@
 /** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
@@ -33,14 +33,23 @@ interface MachineForm {
   chargeMethod: 'maker' | 'calculated' | 'weighed';
 }
 
-const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) => values.map((value) => ({ value, words: words[value] }));
+const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) =>
+  values.map((value) => ({ value, words: words[value] }));
 
-export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () => void; initialSite: string; onAddSite: () => void }) {
+export function AddMachine({
+  onClose,
+  initialSite,
+  onAddSite,
+}: {
+  onClose: () => void;
+  initialSite: string;
+  onAddSite: () => void;
+}) {
   const sites = useSites().data ?? [];
   const { person } = useWriter();
   const add = useAddMachine();
   const navigate = useNavigate();
-  const { register, handleSubmit, formState, watch, setError } = useForm<MachineForm>({
+  const { register, handleSubmit, formState, control, setError } = useForm<MachineForm>({
     defaultValues: {
       siteId: initialSite || (sites[0]?.id ?? ''),
       name: '',
@@ -57,8 +66,8 @@ export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () =>
     },
   });
   const { errors } = formState;
-  // eslint-disable-next-line react-hooks/incompatible-library -- one field is watched for its unit, nothing is memoized on it
-  const site = sites.find((each) => each.id === watch('siteId'));
+  const siteId = useWatch({ control, name: 'siteId' });
+  const site = sites.find((each) => each.id === siteId);
   const today = useToday(site?.timezone);
   const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
 
@@ -89,7 +98,17 @@ export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () =>
     const read = massOf(form.charge, unit);
     const entries: Entry[] =
       'mass' in read
-        ? [{ id: uuidv7(), kind: 'fullChargeSet', on: form.installedOn || dayText(today), by: person.id, applianceId: id, method: form.chargeMethod, mass: read.mass }]
+        ? [
+            {
+              id: uuidv7(),
+              kind: 'fullChargeSet',
+              on: form.installedOn || dayText(today),
+              by: person.id,
+              applianceId: id,
+              method: form.chargeMethod,
+              mass: read.mass,
+            },
+          ]
         : [];
     add.mutate({ appliance, spaces, entries }, { onSuccess: () => void navigate(`/machines/${id}`) });
   });
@@ -119,22 +138,45 @@ export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () =>
       }
     >
       <form onSubmit={(event) => void save(event)}>
-        <TextField label="Name" autoFocus hint="As on its tag, so that the roof and the door agree." {...register('name', { validate: (value) => value.trim() !== '' || 'Give the machine a name.' })} error={errors.name?.message ?? null} />
-        <SelectField label="Site" choices={sites.map((each) => ({ value: each.id, words: each.name }))} {...register('siteId')} />
+        <TextField
+          label="Name"
+          autoFocus
+          hint="As on its tag, so that the roof and the door agree."
+          {...register('name', { validate: (value) => value.trim() !== '' || 'Give the machine a name.' })}
+          error={errors.name?.message ?? null}
+        />
+        <SelectField
+          label="Site"
+          choices={sites.map((each) => ({ value: each.id, words: each.name }))}
+          {...register('siteId')}
+        />
         <div className="grid gap-x-4 sm:grid-cols-2">
           <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />
-          <SelectField label="Category" hint="Decides the threshold." choices={choices(CATEGORIES, CATEGORY_WORDS)} {...register('category')} />
+          <SelectField
+            label="Category"
+            hint="Decides the threshold."
+            choices={choices(CATEGORIES, CATEGORY_WORDS)}
+            {...register('category')}
+          />
           <SelectField
             label="Refrigerant"
-            choices={[{ value: '', words: 'Choose' }, ...REFRIGERANT_NAMES.map((value) => ({ value, words: value }))]}
-            {...register('refrigerant', { validate: (value) => value !== '' || 'Choose the refrigerant in it now.' })}
+            choices={[
+              { value: '', words: 'Choose' },
+              ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
+            ]}
+            {...register('refrigerant', {
+              validate: (value) => value !== '' || 'Choose the refrigerant in it now.',
+            })}
             error={errors.refrigerant?.message ?? null}
           />
           <TextField
             label="Installed on"
             optional
             type="date"
-            {...register('installedOn', { validate: (value) => value === '' || today === null || value <= dayText(today) || 'That day has not come yet.' })}
+            {...register('installedOn', {
+              validate: (value) =>
+                value === '' || today === null || value <= dayText(today) || 'That day has not come yet.',
+            })}
             error={errors.installedOn?.message ?? null}
           />
           <TextField
@@ -146,16 +188,36 @@ export function AddMachine({ onClose, initialSite, onAddSite }: { onClose: () =>
               validate: (value) => {
                 if (value.trim() === '') return true;
                 const read = massOf(value, unit);
-                return 'error' in read ? read.error : read.mass.value > 0 || 'A full charge is more than nothing.';
+                return 'error' in read
+                  ? read.error
+                  : read.mass.value > 0 || 'A full charge is more than nothing.';
               },
             })}
             error={errors.charge?.message ?? null}
           />
-          <SelectField label="How it is known" choices={choices(['maker', 'calculated', 'weighed'] as const, FULL_CHARGE_WORDS)} {...register('chargeMethod')} />
+          <SelectField
+            label="How it is known"
+            choices={choices(['maker', 'calculated', 'weighed'] as const, FULL_CHARGE_WORDS)}
+            {...register('chargeMethod')}
+          />
         </div>
-        <TextField label="Cooled spaces it serves" optional hint="Names with commas between, such as: rose room, bulb room." {...register('spaces')} />
-        <TextField label="Belongs to" optional hint="The machine whose circuits these are; each circuit is one machine in law." {...register('assembly')} />
-        <SelectField label="Automatic leak detection" choices={choices(DETECTIONS, DETECTION_WORDS)} {...register('automaticDetection')} />
+        <TextField
+          label="Cooled spaces it serves"
+          optional
+          hint="Names with commas between, such as: rose room, bulb room."
+          {...register('spaces')}
+        />
+        <TextField
+          label="Belongs to"
+          optional
+          hint="The machine whose circuits these are; each circuit is one machine in law."
+          {...register('assembly')}
+        />
+        <SelectField
+          label="Automatic leak detection"
+          choices={choices(DETECTIONS, DETECTION_WORDS)}
+          {...register('automaticDetection')}
+        />
         <CheckField label="Hermetically sealed and labelled" {...register('hermetic')} />
         <WriterField error={errors.root?.message} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />

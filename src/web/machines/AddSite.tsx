@@ -21,7 +21,13 @@ interface SiteForm {
 export function AddSite({ onClose }: { onClose: () => void }) {
   const add = useAddSite();
   const { register, handleSubmit, formState } = useForm<SiteForm>({
-    defaultValues: { name: '', timezone: Intl.DateTimeFormat().resolvedOptions().timeZone, packs: ['us-ods', 'us-hfc', 'house'], method: 'annualizing', altitude: '' },
+    defaultValues: {
+      name: '',
+      timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      packs: ['us-ods', 'us-hfc', 'house'],
+      method: 'annualizing',
+      altitude: '',
+    },
   });
   const { errors } = formState;
   const save = handleSubmit((form) => {
@@ -51,16 +57,27 @@ export function AddSite({ onClose }: { onClose: () => void }) {
       }
     >
       <form onSubmit={(event) => void save(event)}>
-        <TextField label="Name" autoFocus {...register('name', { validate: (value) => value.trim() !== '' || 'Give the site a name.' })} error={errors.name?.message ?? null} />
+        <TextField
+          label="Name"
+          autoFocus
+          {...register('name', { validate: (value) => value.trim() !== '' || 'Give the site a name.' })}
+          error={errors.name?.message ?? null}
+        />
         <TextField
           label="Time zone"
           hint="A deadline runs through the end of its day here."
-          {...register('timezone', { validate: (value) => isTimezone(value.trim()) || 'No such time zone. Write it like America/Chicago.' })}
+          {...register('timezone', {
+            validate: (value) =>
+              isTimezone(value.trim()) || 'No such time zone. Write it like America/Chicago.',
+          })}
           error={errors.timezone?.message ?? null}
         />
         <fieldset className="mb-4">
           <legend className="font-semibold">Rule sets that hold here</legend>
-          <p className="text-soft">Which apply to a machine follows from its charge, refrigerant and category. The house rule steps in where no other covers.</p>
+          <p className="text-soft">
+            Which apply to a machine follows from its charge, refrigerant and category. The house rule steps
+            in where no other covers.
+          </p>
           {PACK_IDS.map((pack) => (
             <label key={pack} className="flex min-h-11 cursor-pointer items-center gap-3">
               <input type="checkbox" value={pack} className="size-6 accent-green" {...register('packs')} />
@@ -81,7 +98,10 @@ export function AddSite({ onClose }: { onClose: () => void }) {
           label="Altitude in metres"
           optional
           inputMode="numeric"
-          {...register('altitude', { validate: (value) => value.trim() === '' || Number.isFinite(Number(value)) || 'Give metres as a plain number.' })}
+          {...register('altitude', {
+            validate: (value) =>
+              value.trim() === '' || Number.isFinite(Number(value)) || 'Give metres as a plain number.',
+          })}
           error={errors.altitude?.message ?? null}
         />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />

@@ -19,18 +19,20 @@ export function MachinesPage() {
   const sites = useSites().data ?? [];
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
-  const filters: Filters = {
+  // Kept here and only mirrored in the address: an address changes too late for fast typing.
+  const [filters, setFilters] = useState<Filters>(() => ({
     text: params.get('q') ?? '',
     site: params.get('site') ?? '',
     kind: params.get('kind') ?? '',
     state: params.get('state') ?? '',
-  };
+  }));
   const set = (change: Partial<Filters>) => {
     const next = { ...filters, ...change };
-    setParams(
-      Object.entries({ q: next.text, site: next.site, kind: next.kind, state: next.state }).filter(([, value]) => value !== '') as [string, string][],
-      { replace: true },
-    );
+    setFilters(next);
+    const shown = { q: next.text, site: next.site, kind: next.kind, state: next.state };
+    setParams(Object.entries(shown).filter(([, value]) => value !== '') as [string, string][], {
+      replace: true,
+    });
   };
   const search = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -48,21 +50,79 @@ export function MachinesPage() {
       }
     >
       <div className="mb-3 grid gap-2 sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_13rem_10rem_9rem]">
-        <input ref={search} type="search" aria-label="Search machines" placeholder="Name, site or refrigerant" className={inputShape} value={filters.text} onChange={(event) => set({ text: event.target.value })} />
-        <Filter label="Site" all="All sites" value={filters.site} onChange={(site) => set({ site })} choices={sites.map((site) => [site.id, site.name])} />
-        <Filter label="Kind" all="All kinds" value={filters.kind} onChange={(kind) => set({ kind })} choices={APPLIANCE_KINDS.map((kind) => [kind, KIND_WORDS[kind]])} />
-        <Filter label="State" all="All states" value={filters.state} onChange={(state) => set({ state })} choices={MACHINE_STATES.map((state) => [state, STATE_WORDS[state]])} />
+        <input
+          ref={search}
+          type="search"
+          aria-label="Search machines"
+          placeholder="Name, site or refrigerant"
+          className={inputShape}
+          value={filters.text}
+          onChange={(event) => set({ text: event.target.value })}
+        />
+        <Filter
+          label="Site"
+          all="All sites"
+          value={filters.site}
+          onChange={(site) => set({ site })}
+          choices={sites.map((site) => [site.id, site.name])}
+        />
+        <Filter
+          label="Kind"
+          all="All kinds"
+          value={filters.kind}
+          onChange={(kind) => set({ kind })}
+          choices={APPLIANCE_KINDS.map((kind) => [kind, KIND_WORDS[kind]])}
+        />
+        <Filter
+          label="State"
+          all="All states"
+          value={filters.state}
+          onChange={(state) => set({ state })}
+          choices={MACHINE_STATES.map((state) => [state, STATE_WORDS[state]])}
+        />
       </div>
-      <Loaded query={machines}>{(rows) => <Found rows={rows} filters={filters} onClear={() => set(NO_FILTERS)} onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')} />}</Loaded>
+      <Loaded query={machines}>
+        {(rows) => (
+          <Found
+            rows={rows}
+            filters={filters}
+            onClear={() => set(NO_FILTERS)}
+            onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')}
+          />
+        )}
+      </Loaded>
       {adding === 'site' && <AddSite onClose={() => setAdding(null)} />}
-      {adding === 'machine' && <AddMachine onClose={() => setAdding(null)} initialSite={filters.site} onAddSite={() => setAdding('site')} />}
+      {adding === 'machine' && (
+        <AddMachine
+          onClose={() => setAdding(null)}
+          initialSite={filters.site}
+          onAddSite={() => setAdding('site')}
+        />
+      )}
     </Page>
   );
 }
 
-function Filter({ label, all, value, onChange, choices }: { label: string; all: string; value: string; onChange: (value: string) => void; choices: (readonly [string, string])[] }) {
+function Filter({
+  label,
+  all,
+  value,
+  onChange,
+  choices,
+}: {
+  label: string;
+  all: string;
+  value: string;
+  onChange: (value: string) => void;
+  choices: (readonly [string, string])[];
+}) {
   return (
-    <select aria-label={label} className={inputShape} value={value} onChange={(event) => onChange(event.target.value)}>
+    <select
+      aria-label={label}
+      className={inputShape}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
       <option value="">{all}</option>
       {choices.map(([id, words]) => (
         <option key={id} value={id}>
@@ -73,12 +133,25 @@ function Filter({ label, all, value, onChange, choices }: { label: string; all: 
   );
 }
 
-function Found({ rows, filters, onClear, onAdd }: { rows: MachineRow[]; filters: Filters; onClear: () => void; onAdd: () => void }) {
+function Found({
+  rows,
+  filters,
+  onClear,
+  onAdd,
+}: {
+  rows: MachineRow[];
+  filters: Filters;
+  onClear: () => void;
+  onAdd: () => void;
+}) {
   const found = useMemo(() => filtered(rows, filters), [rows, filters]);
   if (rows.length === 0) {
     return (
       <Empty title="No machines yet">
-        <p>A machine is one refrigerant circuit. Give it a name, what it is charged with and how much it holds; from then on every gram is counted against its threshold.</p>
+        <p>
+          A machine is one refrigerant circuit. Give it a name, what it is charged with and how much it holds;
+          from then on every gram is counted against its threshold.
+        </p>
         <Button weight="main" className="mt-4" onClick={onAdd}>
           Add the first one
         </Button>
@@ -98,7 +171,9 @@ function Found({ rows, filters, onClear, onAdd }: { rows: MachineRow[]; filters:
   return (
     <>
       <p className="mb-1 text-soft" role="status">
-        {found.length === rows.length ? `${String(rows.length)} machines` : `${String(found.length)} of ${String(rows.length)} machines`}
+        {found.length === rows.length
+          ? `${String(rows.length)} machines`
+          : `${String(found.length)} of ${String(rows.length)} machines`}
       </p>
       <MachineTable rows={found} />
     </>

@@ -17,7 +17,8 @@ export function filtered(rows: readonly MachineRow[], { text, site, kind, state 
     if (site !== '' && siteId !== site) return false;
     if (kind !== '' && appliance.kind !== kind) return false;
     if (state !== '' && summary.state !== state) return false;
-    const all = `${appliance.name} ${siteName} ${summary.refrigerant} ${appliance.assembly ?? ''}`.toLowerCase();
+    const all =
+      `${appliance.name} ${siteName} ${summary.refrigerant} ${appliance.assembly ?? ''}`.toLowerCase();
     return words.every((word) => all.includes(word));
   });
 }

@@ -6,7 +6,9 @@ export function ApiError({ error }: { error: Error | null }) {
   const fields = error instanceof ApiProblem ? (error.document.errors ?? []) : [];
   return (
     <p role="alert" className="mb-2 font-semibold text-brick">
-      {[error.message, ...fields.map((each) => `${each.path.replace(/^\$\.?/, '')} ${each.message}`)].join(' ')}
+      {[error.message, ...fields.map((each) => `${each.path.replace(/^\$\.?/, '')} ${each.message}`)].join(
+        ' ',
+      )}
     </p>
   );
 }

@@ -15,7 +15,11 @@ const shape = (weight: Weight, className?: string) =>
     className,
   );
 
-export function Button({ weight = 'plain', className, ...rest }: ComponentProps<'button'> & { weight?: Weight }) {
+export function Button({
+  weight = 'plain',
+  className,
+  ...rest
+}: ComponentProps<'button'> & { weight?: Weight }) {
   return <button type="button" className={shape(weight, className)} {...rest} />;
 }
 

@@ -2,9 +2,24 @@
 import { RadioGroup } from 'radix-ui';
 import type { Choice } from './Field';
 
-export function Choices({ label, choices, value, onChange }: { label: string; choices: readonly Choice[]; value: string; onChange: (value: string) => void }) {
+export function Choices({
+  label,
+  choices,
+  value,
+  onChange,
+}: {
+  label: string;
+  choices: readonly Choice[];
+  value: string;
+  onChange: (value: string) => void;
+}) {
   return (
-    <RadioGroup.Root value={value} onValueChange={onChange} aria-label={label} className="mb-4 flex flex-wrap gap-2">
+    <RadioGroup.Root
+      value={value}
+      onValueChange={onChange}
+      aria-label={label}
+      className="mb-4 flex flex-wrap gap-2"
+    >
       {choices.map((choice) => (
         <RadioGroup.Item
           key={choice.value}

@@ -9,9 +9,16 @@ interface FieldProps {
   optional?: boolean;
 }
 
-export const inputShape = 'min-h-11 w-full rounded border border-soft bg-card px-3 py-2 text-ink aria-invalid:border-brick aria-invalid:border-2';
+export const inputShape =
+  'min-h-11 w-full rounded border border-soft bg-card px-3 py-2 text-ink aria-invalid:border-brick aria-invalid:border-2';
 
-export function Field({ label, hint, error, optional, children }: FieldProps & { children: (ids: { id: string; describedBy: string; invalid: boolean }) => ReactNode }) {
+export function Field({
+  label,
+  hint,
+  error,
+  optional,
+  children,
+}: FieldProps & { children: (ids: { id: string; describedBy: string; invalid: boolean }) => ReactNode }) {
   const id = useId();
   const describedBy = `${id}-about`;
   return (
@@ -34,11 +41,24 @@ export function Field({ label, hint, error, optional, children }: FieldProps & {
   );
 }
 
-export function TextField({ label, hint, error, optional, className, ...rest }: FieldProps & ComponentProps<'input'>) {
+export function TextField({
+  label,
+  hint,
+  error,
+  optional,
+  className,
+  ...rest
+}: FieldProps & ComponentProps<'input'>) {
   return (
     <Field {...{ label, hint, error, optional }}>
       {({ id, describedBy, invalid }) => (
-        <input id={id} aria-describedby={describedBy} aria-invalid={invalid} className={clsx(inputShape, className)} {...rest} />
+        <input
+          id={id}
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          className={clsx(inputShape, className)}
+          {...rest}
+        />
       )}
     </Field>
   );
@@ -48,7 +68,14 @@ export function TextArea({ label, hint, error, optional, ...rest }: FieldProps &
   return (
     <Field {...{ label, hint, error, optional }}>
       {({ id, describedBy, invalid }) => (
-        <textarea id={id} aria-describedby={describedBy} aria-invalid={invalid} className={inputShape} rows={2} {...rest} />
+        <textarea
+          id={id}
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          className={inputShape}
+          rows={2}
+          {...rest}
+        />
       )}
     </Field>
   );
@@ -59,11 +86,24 @@ export interface Choice {
   words: string;
 }
 
-export function SelectField({ label, hint, error, optional, choices, ...rest }: FieldProps & ComponentProps<'select'> & { choices: readonly Choice[] }) {
+export function SelectField({
+  label,
+  hint,
+  error,
+  optional,
+  choices,
+  ...rest
+}: FieldProps & ComponentProps<'select'> & { choices: readonly Choice[] }) {
   return (
     <Field {...{ label, hint, error, optional }}>
       {({ id, describedBy, invalid }) => (
-        <select id={id} aria-describedby={describedBy} aria-invalid={invalid} className={inputShape} {...rest}>
+        <select
+          id={id}
+          aria-describedby={describedBy}
+          aria-invalid={invalid}
+          className={inputShape}
+          {...rest}
+        >
           {choices.map((choice) => (
             <option key={choice.value} value={choice.value}>
               {choice.words}
@@ -75,7 +115,11 @@ export function SelectField({ label, hint, error, optional, choices, ...rest }: 
   );
 }
 
-export function CheckField({ label, hint, ...rest }: { label: string; hint?: ReactNode } & ComponentProps<'input'>) {
+export function CheckField({
+  label,
+  hint,
+  ...rest
+}: { label: string; hint?: ReactNode } & ComponentProps<'input'>) {
   const id = useId();
   return (
     <div className="mb-4">

@@ -40,7 +40,13 @@ export function Empty({ title, children }: { title: string; children: ReactNode 
 }
 
 /** The data, a quiet placeholder that does not jump, or what to do about an error. */
-export function Loaded<Data>({ query, children }: { query: UseQueryResult<Data>; children: (data: Data) => ReactNode }) {
+export function Loaded<Data>({
+  query,
+  children,
+}: {
+  query: UseQueryResult<Data>;
+  children: (data: Data) => ReactNode;
+}) {
   if (query.data !== undefined) return children(query.data);
   if (query.isError) {
     return (
@@ -59,7 +65,17 @@ export function Loaded<Data>({ query, children }: { query: UseQueryResult<Data>;
   );
 }
 
-export function Section({ title, aside, children, id }: { title: string; aside?: ReactNode; children: ReactNode; id?: string }) {
+export function Section({
+  title,
+  aside,
+  children,
+  id,
+}: {
+  title: string;
+  aside?: ReactNode;
+  children: ReactNode;
+  id?: string;
+}) {
   return (
     <section className="mb-8" id={id} aria-label={title}>
       <div className="rule-b mb-3 flex flex-wrap items-end justify-between gap-2 pb-1">

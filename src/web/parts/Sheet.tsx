@@ -29,7 +29,10 @@ export function Sheet({
               <Dialog.Title className="text-xl font-bold">{title}</Dialog.Title>
               {subtitle && <p className="truncate text-soft">{subtitle}</p>}
             </div>
-            <Dialog.Close className="flex size-11 shrink-0 cursor-pointer items-center justify-center" aria-label="Close">
+            <Dialog.Close
+              className="flex size-11 shrink-0 cursor-pointer items-center justify-center"
+              aria-label="Close"
+            >
               <X aria-hidden="true" />
             </Dialog.Close>
           </header>

@@ -30,7 +30,9 @@ function Mark({ mark, words }: { mark: { Shape: typeof Circle; colour: string };
   );
 }
 
-export const MachineMark = ({ state }: { state: MachineState }) => <Mark mark={MACHINE[state]} words={STATE_WORDS[state]} />;
+export const MachineMark = ({ state }: { state: MachineState }) => (
+  <Mark mark={MACHINE[state]} words={STATE_WORDS[state]} />
+);
 
 /** `words` instead of the plain state, such as `6 days late`. */
 export const DutyMark = ({ state, words }: { state: ObligationState; words?: string }) => (

@@ -2,7 +2,14 @@
 import type { ReactNode } from 'react';
 
 const Shape = ({ children }: { children: ReactNode }) => (
-  <svg viewBox="0 0 16 16" className="size-4 shrink-0" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth={2}>
+  <svg
+    viewBox="0 0 16 16"
+    className="size-4 shrink-0"
+    aria-hidden="true"
+    fill="none"
+    stroke="currentColor"
+    strokeWidth={2}
+  >
     {children}
   </svg>
 );

@@ -19,17 +19,37 @@ interface AmendForm {
   reason: string;
 }
 
-export function AmendSheet({ pack, placed, onClose }: { pack: Pack; placed: PlacedFigure; onClose: () => void }) {
+export function AmendSheet({
+  pack,
+  placed,
+  onClose,
+}: {
+  pack: Pack;
+  placed: PlacedFigure;
+  onClose: () => void;
+}) {
   const amend = useAmend();
   const { person } = useWriter();
-  const { register, handleSubmit, formState, setError } = useForm<AmendForm>({ defaultValues: { value: '', from: '', reason: '' } });
+  const { register, handleSubmit, formState, setError } = useForm<AmendForm>({
+    defaultValues: { value: '', from: '', reason: '' },
+  });
   const { errors } = formState;
   const save = handleSubmit(({ value, from, reason }) => {
     if (!person) {
       setError('root', { message: 'Choose who is writing.' });
       return;
     }
-    amend.mutate({ pack: pack.id, figure: placed.path, from, value: Number(value), reason: reason.trim(), by: person.name }, { onSuccess: onClose });
+    amend.mutate(
+      {
+        pack: pack.id,
+        figure: placed.path,
+        from,
+        value: Number(value),
+        reason: reason.trim(),
+        by: person.name,
+      },
+      { onSuccess: onClose },
+    );
   });
   const present = placed.figure.periods.at(-1);
   return (
@@ -47,19 +67,36 @@ export function AmendSheet({ pack, placed, onClose }: { pack: Pack; placed: Plac
       }
     >
       <p className="mb-4">
-        Now {present ? figureText(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}). Your value holds from its day on; what was computed for earlier days keeps the old one. A looser figure than
-        the law’s protects nobody: the authority’s text decides.
+        Now {present ? figureText(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}). Your
+        value holds from its day on; what was computed for earlier days keeps the old one. A looser figure
+        than the law’s protects nobody: the authority’s text decides.
       </p>
       <form onSubmit={(event) => void save(event)}>
         <TextField
           label={`Value in ${placed.figure.unit}`}
           autoFocus
           inputMode="decimal"
-          {...register('value', { validate: (text) => (text.trim() !== '' && Number(text) >= 0) || 'Give a number that is not negative.' })}
+          {...register('value', {
+            validate: (text) =>
+              (text.trim() !== '' && Number(text) >= 0) || 'Give a number that is not negative.',
+          })}
           error={errors.value?.message ?? null}
         />
-        <TextField label="From" type="date" {...register('from', { validate: (text) => parseDay(text) !== null || 'Give the day from which it holds.' })} error={errors.from?.message ?? null} />
-        <TextArea label="Reason" {...register('reason', { validate: (text) => text.trim() !== '' || 'Say why the figure is changed.' })} error={errors.reason?.message ?? null} />
+        <TextField
+          label="From"
+          type="date"
+          {...register('from', {
+            validate: (text) => parseDay(text) !== null || 'Give the day from which it holds.',
+          })}
+          error={errors.from?.message ?? null}
+        />
+        <TextArea
+          label="Reason"
+          {...register('reason', {
+            validate: (text) => text.trim() !== '' || 'Say why the figure is changed.',
+          })}
+          error={errors.reason?.message ?? null}
+        />
         <WriterField error={errors.root?.message} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>

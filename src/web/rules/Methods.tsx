@@ -25,9 +25,15 @@ export function Methods() {
               <li key={site.id} className="rule-b flex flex-wrap items-center gap-x-4 py-1.5">
                 <div className="min-w-0 flex-1 basis-64">
                   <p className="font-semibold">{site.name}</p>
-                  <p className="text-soft">{site.packs.map((pack) => PACK_WORDS[pack]).join(', ') || 'no rule set'}</p>
+                  <p className="text-soft">
+                    {site.packs.map((pack) => PACK_WORDS[pack]).join(', ') || 'no rule set'}
+                  </p>
                 </div>
-                <p>{(site.leakRateMethod ?? []).map((each) => `${METHOD_WORDS[each.method]} from ${dateWords(each.from)}`).join('; ') || 'annualizing'}</p>
+                <p>
+                  {(site.leakRateMethod ?? [])
+                    .map((each) => `${METHOD_WORDS[each.method]} from ${dateWords(each.from)}`)
+                    .join('; ') || 'annualizing'}
+                </p>
                 <Button weight="quiet" onClick={() => setChanging(site)}>
                   Change
                 </Button>
@@ -44,7 +50,9 @@ export function Methods() {
 function MethodSheet({ site, onClose }: { site: Site; onClose: () => void }) {
   const change = useChangeMethod(site.id);
   const last = site.leakRateMethod?.at(-1)?.method ?? 'annualizing';
-  const [method, setMethod] = useState<(typeof METHODS)[number]>(last === 'annualizing' ? 'rolling' : 'annualizing');
+  const [method, setMethod] = useState<(typeof METHODS)[number]>(
+    last === 'annualizing' ? 'rolling' : 'annualizing',
+  );
   const [from, setFrom] = useState('');
   const [tried, setTried] = useState(false);
   const save = () => {
@@ -65,9 +73,23 @@ function MethodSheet({ site, onClose }: { site: Site; onClose: () => void }) {
         </>
       }
     >
-      <p className="mb-4 text-soft">One method for all machines of a site. The change holds from its day on; rates of earlier days stay as they were judged.</p>
-      <Choices label="Method" value={method} onChange={(value) => setMethod(METHODS.find((each) => each === value) ?? 'annualizing')} choices={METHODS.map((value) => ({ value, words: METHOD_WORDS[value] }))} />
-      <TextField label="From" type="date" value={from} onChange={(event) => setFrom(event.target.value)} error={tried && parseDay(from) === null ? 'Give the day from which it holds.' : null} />
+      <p className="mb-4 text-soft">
+        One method for all machines of a site. The change holds from its day on; rates of earlier days stay as
+        they were judged.
+      </p>
+      <Choices
+        label="Method"
+        value={method}
+        onChange={(value) => setMethod(METHODS.find((each) => each === value) ?? 'annualizing')}
+        choices={METHODS.map((value) => ({ value, words: METHOD_WORDS[value] }))}
+      />
+      <TextField
+        label="From"
+        type="date"
+        value={from}
+        onChange={(event) => setFrom(event.target.value)}
+        error={tried && parseDay(from) === null ? 'Give the day from which it holds.' : null}
+      />
     </Sheet>
   );
 }

@@ -13,7 +13,9 @@ export function PackDetail({ pack }: { pack: Pack }) {
     <>
       <p className="font-semibold">{pack.title}</p>
       <p className="mb-3 text-soft">
-        {pack.authority} · {pack.source.cite} · {pack.from === null ? 'always' : `from ${dateWords(pack.from)}`} · summary read over {dateWords(pack.source.readOn)}
+        {pack.authority} · {pack.source.cite} ·{' '}
+        {pack.from === null ? 'always' : `from ${dateWords(pack.from)}`} · summary read over{' '}
+        {dateWords(pack.source.readOn)}
       </p>
       <ul>
         {figuresOf(pack).map((placed) => (
@@ -27,11 +29,20 @@ export function PackDetail({ pack }: { pack: Pack }) {
                 <p key={String(period.from)} className={period.changed ? '' : 'font-semibold'}>
                   {figureText(period.value, placed.figure.unit)}
                   {period.from !== null && ` from ${dateWords(period.from)}`}
-                  {period.changed && <span className="block text-[0.9rem] text-ochre">own figure: {period.changed.reason}</span>}
+                  {period.changed && (
+                    <span className="block text-[0.9rem] text-ochre">
+                      own figure: {period.changed.reason}
+                    </span>
+                  )}
                 </p>
               ))}
             </div>
-            <Button weight="quiet" className="px-2" aria-label={`Change: ${figureLabel(pack, placed.path) ?? ''}`} onClick={() => setChanging(placed)}>
+            <Button
+              weight="quiet"
+              className="px-2"
+              aria-label={`Change: ${figureLabel(pack, placed.path) ?? ''}`}
+              onClick={() => setChanging(placed)}
+            >
               Change
             </Button>
           </li>
@@ -49,7 +60,9 @@ export function PackDetail({ pack }: { pack: Pack }) {
       )}
       {pack.interpretations.length > 0 && (
         <details className="mt-4">
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">Readings taken where the text is open ({pack.interpretations.length})</summary>
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">
+            Readings taken where the text is open ({pack.interpretations.length})
+          </summary>
           <ul>
             {pack.interpretations.map((each) => (
               <li key={each.point} className="rule-b py-2">

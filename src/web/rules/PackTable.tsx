@@ -18,27 +18,57 @@ const NONE = '–';
 
 const ROWS: readonly Row[] = [
   { label: 'In force', cell: (pack) => (pack.from === null ? 'always' : `from ${dateWords(pack.from)}`) },
-  ...CATEGORIES.map(
-    (category): Row => ({
-      label: `Threshold a year, ${CATEGORY_WORDS[category]}`,
-      cell: (pack) => {
-        const figure = pack.threshold[category];
-        if (!figure) return 'not covered';
-        return pack.opens === 'anyLeak' ? 'any leak' : latest(figure);
-      },
-    }),
-  ),
-  { label: 'Repair within', cell: (pack) => `${latest(pack.repairWithin)} of the ${pack.opens === 'anyLeak' ? 'detection' : 'addition'}` },
+  ...CATEGORIES.map((category): Row => ({
+    label: `Threshold a year, ${CATEGORY_WORDS[category]}`,
+    cell: (pack) => {
+      const figure = pack.threshold[category];
+      if (!figure) return 'not covered';
+      return pack.opens === 'anyLeak' ? 'any leak' : latest(figure);
+    },
+  })),
+  {
+    label: 'Repair within',
+    cell: (pack) =>
+      `${latest(pack.repairWithin)} of the ${pack.opens === 'anyLeak' ? 'detection' : 'addition'}`,
+  },
   { label: 'With a shutdown', cell: (pack) => (pack.shutdown ? latest(pack.shutdown.repairWithin) : NONE) },
   {
     label: 'Parts on order',
-    cell: ({ partsExtension: parts }) => (!parts ? NONE : 'cap' in parts ? `${latest(parts.afterDelivery)} after they came, at most ${latest(parts.cap)}` : `until ${latest(parts.fromOpening)}`),
+    cell: ({ partsExtension: parts }) =>
+      !parts
+        ? NONE
+        : 'cap' in parts
+          ? `${latest(parts.afterDelivery)} after they came, at most ${latest(parts.cap)}`
+          : `until ${latest(parts.fromOpening)}`,
   },
   { label: 'First test', cell: (pack) => (pack.firstTestNeeded ? 'with the repair' : 'not asked') },
-  { label: 'Second test', cell: ({ followUp }) => ('days' in followUp ? `${latest(followUp.days)} of the first` : `${latest(followUp.monthsAfterRepair)} of the repair`) },
-  { label: 'Inspections', cell: (pack) => (pack.seriesInspections ? `after a case: every ${latest(pack.seriesInspections.quarterlyEvery)} or ${latest(pack.seriesInspections.yearlyEvery)}` : 'always') },
-  { label: 'Plan', cell: ({ plan }) => (!plan ? NONE : 'afterRepairDue' in plan.due ? `${latest(plan.due.afterRepairDue)} after the repair fell due` : `${latest(plan.due.afterOpening)} of the detection`) },
-  { label: 'Chronic from', cell: (pack) => (pack.chronic ? `${latest(pack.chronic.percent)} in a year` : NONE) },
+  {
+    label: 'Second test',
+    cell: ({ followUp }) =>
+      'days' in followUp
+        ? `${latest(followUp.days)} of the first`
+        : `${latest(followUp.monthsAfterRepair)} of the repair`,
+  },
+  {
+    label: 'Inspections',
+    cell: (pack) =>
+      pack.seriesInspections
+        ? `after a case: every ${latest(pack.seriesInspections.quarterlyEvery)} or ${latest(pack.seriesInspections.yearlyEvery)}`
+        : 'always',
+  },
+  {
+    label: 'Plan',
+    cell: ({ plan }) =>
+      !plan
+        ? NONE
+        : 'afterRepairDue' in plan.due
+          ? `${latest(plan.due.afterRepairDue)} after the repair fell due`
+          : `${latest(plan.due.afterOpening)} of the detection`,
+  },
+  {
+    label: 'Chronic from',
+    cell: (pack) => (pack.chronic ? `${latest(pack.chronic.percent)} in a year` : NONE),
+  },
   { label: 'Records kept', cell: (pack) => latest(pack.recordsKept) },
   { label: 'Source', cell: (pack) => pack.source.cite },
 ];

@@ -19,13 +19,19 @@ export function RulesPage() {
   return (
     <Page title="Rules" subtitle="Which rule sets are computed, with every figure and where it stands">
       <p className="mb-6 max-w-prose border-l-4 border-ochre pl-3">
-        These are working summaries for planning. Check the current text with the authority; your licence, the manufacturer’s manual and local rules decide.
+        These are working summaries for planning. Check the current text with the authority; your licence, the
+        manufacturer’s manual and local rules decide.
       </p>
       <Section title="Side by side">
         <PackTable packs={packs} />
       </Section>
       <Section title="Every figure of one rule set">
-        <Choices label="Rule set" value={chosen} onChange={(pack) => setParams({ pack })} choices={PACK_IDS.map((value) => ({ value, words: PACK_WORDS[value] }))} />
+        <Choices
+          label="Rule set"
+          value={chosen}
+          onChange={(pack) => setParams({ pack })}
+          choices={PACK_IDS.map((value) => ({ value, words: PACK_WORDS[value] }))}
+        />
         <PackDetail pack={packs[chosen]} />
       </Section>
       <Methods />
@@ -33,7 +39,10 @@ export function RulesPage() {
         <Loaded query={rules}>
           {({ amendments }) =>
             amendments.length === 0 ? (
-              <p className="text-soft">None. A changed figure holds from its day on; what was computed for earlier days keeps the one that it used.</p>
+              <p className="text-soft">
+                None. A changed figure holds from its day on; what was computed for earlier days keeps the one
+                that it used.
+              </p>
             ) : (
               <ul>
                 {amendments.map((each) => (

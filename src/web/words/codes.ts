@@ -35,9 +35,16 @@ export const CATEGORY_WORDS: Record<Category, string> = {
   other: 'other',
 };
 
-export const DETECTION_WORDS: Record<Detection, string> = { none: 'none', part: 'on part of it', whole: 'on the whole' };
+export const DETECTION_WORDS: Record<Detection, string> = {
+  none: 'none',
+  part: 'on part of it',
+  whole: 'on the whole',
+};
 
-export const METHOD_WORDS: Record<LeakRateMethod, string> = { annualizing: 'annualizing', rolling: 'rolling average' };
+export const METHOD_WORDS: Record<LeakRateMethod, string> = {
+  annualizing: 'annualizing',
+  rolling: 'rolling average',
+};
 
 export const STATE_WORDS: Record<MachineState, string> = {
   overdue: 'overdue',
@@ -111,7 +118,8 @@ export const CLOSED_WORDS: Record<ClosedBecause, string> = {
 
 export const NOTE_WORDS: Record<NoteCode, string> = {
   daysUnknown: 'No gas and no installation day is recorded before it, so annualizing took a full year.',
-  fullChargeUnknown: 'The full charge is not known, or was not on a day when gas was added. Set it to see a rate.',
+  fullChargeUnknown:
+    'The full charge is not known, or was not on a day when gas was added. Set it to see a rate.',
   recoveredUnknown: 'Gas was recovered that nobody weighed; it repays nothing.',
   weightUnknown: 'Gas was added that nobody weighed; the rate of that day is unknown.',
 };

@@ -1,7 +1,14 @@
 /** One entry in one line, in the words of the service record. */
 import type { Entry } from '../../core/logbook/entry';
 import { type MassSystem, exactGrams, grams, massText, type Mass } from '../../core/quantity/mass';
-import { ADDED_WORDS, CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, PACK_WORDS, RECOVERED_WORDS } from './codes';
+import {
+  ADDED_WORDS,
+  CATEGORY_WORDS,
+  DETECTION_WORDS,
+  FULL_CHARGE_WORDS,
+  PACK_WORDS,
+  RECOVERED_WORDS,
+} from './codes';
 import { dateWords } from './dates';
 
 export const massWords = (mass: Mass, system: MassSystem): string => {
@@ -13,10 +20,17 @@ export const massWords = (mass: Mass, system: MassSystem): string => {
 const list = (parts: (string | null | undefined | false)[]): string => parts.filter(Boolean).join(', ');
 
 /** A weight that was not taken is never a figure. */
-const weight = (entry: { mass: Mass | null; massUnknown?: string | null | undefined }, system: MassSystem): string =>
-  entry.mass ? massWords(entry.mass, system) : `not weighed: ${entry.massUnknown ?? ''}`;
+const weight = (
+  entry: { mass: Mass | null; massUnknown?: string | null | undefined },
+  system: MassSystem,
+): string => (entry.mass ? massWords(entry.mass, system) : `not weighed: ${entry.massUnknown ?? ''}`);
 
-const GAS_WORDS = { nitrogen: 'nitrogen', nitrogenTrace: 'nitrogen with a trace of refrigerant', nitrogenHydrogen: 'nitrogen–hydrogen', refrigerant: 'refrigerant' };
+const GAS_WORDS = {
+  nitrogen: 'nitrogen',
+  nitrogenTrace: 'nitrogen with a trace of refrigerant',
+  nitrogenHydrogen: 'nitrogen–hydrogen',
+  refrigerant: 'refrigerant',
+};
 
 export function entryWords(entry: Entry, system: MassSystem): string {
   switch (entry.kind) {
@@ -28,11 +42,21 @@ export function entryWords(entry: Entry, system: MassSystem): string {
       return list([mass, FULL_CHARGE_WORDS[entry.method]]);
     }
     case 'refrigerantAdded':
-      return list([weight(entry, system), ADDED_WORDS[entry.reason].toLowerCase(), entry.leakId && `for leak ${entry.leakId}`]);
+      return list([
+        weight(entry, system),
+        ADDED_WORDS[entry.reason].toLowerCase(),
+        entry.leakId && `for leak ${entry.leakId}`,
+      ]);
     case 'refrigerantRecovered':
       return list([weight(entry, system), RECOVERED_WORDS[entry.reason].toLowerCase()]);
     case 'leakFound':
-      return list([`leak ${entry.leakId}`, entry.component, entry.location, entry.methods?.join(' and '), entry.sizeGuess]);
+      return list([
+        `leak ${entry.leakId}`,
+        entry.component,
+        entry.location,
+        entry.methods?.join(' and '),
+        entry.sizeGuess,
+      ]);
     case 'leakRepaired':
       return list([`leak ${entry.leakId}`, entry.how, entry.evacuated && 'evacuated for it']);
     case 'verificationTest':
@@ -46,14 +70,20 @@ export function entryWords(entry: Entry, system: MassSystem): string {
       ]);
     case 'leakInspection':
       return list([
-        entry.allAccessibleInspected === false ? 'not all accessible parts: does not count' : 'all accessible parts',
+        entry.allAccessibleInspected === false
+          ? 'not all accessible parts: does not count'
+          : 'all accessible parts',
         entry.methods?.join(' and '),
         entry.leaksFound?.length ? `found ${entry.leaksFound.join(', ')}` : null,
         ...(entry.partsLeftOut ?? []).map((each) => `left out ${each.part} (${each.reason})`),
       ]);
     case 'extension':
       return list([
-        entry.ground === 'parts' ? (entry.partsDeliveredOn ? `parts came ${dateWords(entry.partsDeliveredOn)}` : 'parts on order') : `until ${dateWords(entry.until ?? entry.on)}`,
+        entry.ground === 'parts'
+          ? entry.partsDeliveredOn
+            ? `parts came ${dateWords(entry.partsDeliveredOn)}`
+            : 'parts on order'
+          : `until ${dateWords(entry.until ?? entry.on)}`,
         entry.why,
         entry.pack && PACK_WORDS[entry.pack],
       ]);
@@ -61,7 +91,10 @@ export function entryWords(entry: Entry, system: MassSystem): string {
     case 'unrelatedLeak':
       return list([entry.why, entry.pack && PACK_WORDS[entry.pack]]);
     case 'planFiled':
-      return list([entry.plan === 'retrofit' ? 'to convert' : 'to retire', entry.pack && PACK_WORDS[entry.pack]]);
+      return list([
+        entry.plan === 'retrofit' ? 'to convert' : 'to retire',
+        entry.pack && PACK_WORDS[entry.pack],
+      ]);
     case 'planCompleted':
       return list([entry.pack && PACK_WORDS[entry.pack]]);
     case 'retrofitted':
@@ -71,7 +104,10 @@ export function entryWords(entry: Entry, system: MassSystem): string {
         entry.category && CATEGORY_WORDS[entry.category],
         entry.automaticDetection && `leak detection ${DETECTION_WORDS[entry.automaticDetection]}`,
         entry.hermetic != null && (entry.hermetic ? 'hermetic' : 'not hermetic'),
-        entry.lightCommercialAirConditioning != null && (entry.lightCommercialAirConditioning ? 'light commercial air conditioning' : 'not light commercial air conditioning'),
+        entry.lightCommercialAirConditioning != null &&
+          (entry.lightCommercialAirConditioning
+            ? 'light commercial air conditioning'
+            : 'not light commercial air conditioning'),
       ]);
     case 'reportFiled':
       return `for ${String(entry.year)}`;

@@ -17,9 +17,11 @@ const FIXED: Record<string, string> = {
   'seriesInspections.quarterlyEvery': 'After a case: large machines, every',
   'seriesInspections.yearlyFrom': 'After a case: yearly, from a full charge of',
   'seriesInspections.yearlyEvery': 'After a case: smaller machines, every',
-  'alwaysInspections.noneUnderWholeDetectionFrom': 'Regular inspections: none under detection of the whole, from',
+  'alwaysInspections.noneUnderWholeDetectionFrom':
+    'Regular inspections: none under detection of the whole, from',
   'alwaysInspections.atAddition.atLeast': 'Inspection at an addition, from',
-  'alwaysInspections.atAddition.atLeastShare': 'Inspection at an addition, from a share of the full charge of',
+  'alwaysInspections.atAddition.atLeastShare':
+    'Inspection at an addition, from a share of the full charge of',
   'detection.fullChargeAtLeast': 'Automatic detection, from a full charge of',
   'detection.dueAfterInstallation': 'Automatic detection, within this of installation',
   'detection.checkEvery': 'Automatic detection, checked every',
@@ -50,18 +52,33 @@ export function figureLabel(pack: Pack, path: readonly (string | number)[]): str
   if (path[0] === 'covers') {
     const clause = pack.covers[Number(path[1])];
     const words = CLAUSE[String(path[2])];
-    const which = [clause?.containsAny && `contains ${clause.containsAny.join(' or ')}`, clause?.containsNone && `no ${clause.containsNone.join(' or ')}`].filter(Boolean);
+    const which = [
+      clause?.containsAny && `contains ${clause.containsAny.join(' or ')}`,
+      clause?.containsNone && `no ${clause.containsNone.join(' or ')}`,
+    ].filter(Boolean);
     return words ? `${words}${which.length > 0 ? ` (${which.join(', ')})` : ''}` : null;
   }
   if (path[1] === 'measures') {
     const measure = pack.alwaysInspections?.measures[Number(path[2])];
     const of = measure?.contains ? `, ${measure.contains}` : '';
     const band = `band ${String(Number(path[4]) + 1)}`;
-    return path[5] === 'atLeast' ? `Regular inspections${of}: ${band}, from` : `Regular inspections${of}: ${band}, every`;
+    return path[5] === 'atLeast'
+      ? `Regular inspections${of}: ${band}, from`
+      : `Regular inspections${of}: ${band}, every`;
   }
   return FIXED[key] ?? null;
 }
 
-const UNIT: Record<Figure['unit'], string> = { percent: '%', days: 'days', months: 'months', years: 'years', lb: 'lb', kg: 'kg', tCO2e: 't CO₂e', GWP: '' };
+const UNIT: Record<Figure['unit'], string> = {
+  percent: '%',
+  days: 'days',
+  months: 'months',
+  years: 'years',
+  lb: 'lb',
+  kg: 'kg',
+  tCO2e: 't CO₂e',
+  GWP: '',
+};
 
-export const figureText = (value: number, unit: Figure['unit']): string => `${String(value)} ${UNIT[unit]}`.trim();
+export const figureText = (value: number, unit: Figure['unit']): string =>
+  `${String(value)} ${value === 1 ? UNIT[unit].replace(/s$/, '') : UNIT[unit]}`.trim();

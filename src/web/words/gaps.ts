@@ -4,7 +4,12 @@ import type { RecordGap } from '../../core/rules/recordGaps';
 import { OBLIGATION_WORDS } from './codes';
 import { dayWords } from './dates';
 
-const CONDITION = { section: 'section', testGas: 'test gas', atJoint: 'pressure at the joint', method: 'method' };
+const CONDITION = {
+  section: 'section',
+  testGas: 'test gas',
+  atJoint: 'pressure at the joint',
+  method: 'method',
+};
 
 export function gapWords(gap: RecordGap): string {
   switch (gap.code) {

@@ -34,7 +34,8 @@ export function senseErrorWords(error: SenseError): string {
 export const WARNING_WORDS: Record<SenseWarning, string> = {
   retiredMachine: 'This machine was retired before that day.',
   moreThanFullCharge: 'That is more than the full charge of this machine.',
-  commissionAgain: 'This machine has been charged before; commissioning is for a new machine. Nothing of it will count as leaked.',
+  commissionAgain:
+    'This machine has been charged before; commissioning is for a new machine. Nothing of it will count as leaked.',
   wrongRefrigerant: 'The bottle holds another refrigerant than the machine.',
   moreThanRecovered: 'More goes back than was recovered; the rest counts as leaked.',
   beforeInstallation: 'That day lies before the machine was installed.',

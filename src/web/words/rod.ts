@@ -4,7 +4,8 @@ import type { Rod } from '../../core/rules/summary';
 import { METHOD_WORDS, PACK_WORDS } from './codes';
 
 /** `47.6 %`; six decimals only in the working */
-export const percentText = (percent: number): string => `${String(Number(percent.toFixed(percent < 1 ? 2 : 1)))} %`;
+export const percentText = (percent: number): string =>
+  `${String(Number(percent.toFixed(percent < 1 ? 2 : 1)))} %`;
 
 const NO_ROD: Record<Extract<Rod, { limit: false }>['why'], string> = {
   retired: 'retired',
@@ -25,5 +26,7 @@ export function rodSentence(rod: Rod, system: MassSystem): string {
   const rule = `${percentText(rod.thresholdPercent)} a year, ${PACK_WORDS[rod.pack]}, ${METHOD_WORDS[rod.method]}`;
   const allowance = massText(rod.allowanceGrams, system);
   const free = `${massText(rod.freeGrams, system)} of ${allowance} may be added without exceeding ${rule}.`;
-  return rod.overPercent > 0 ? `Exceeded by ${percentText(rod.overPercent)}, and not verified since. Today ${free}` : free;
+  return rod.overPercent > 0
+    ? `Exceeded by ${percentText(rod.overPercent)}, and not verified since. Today ${free}`
+    : free;
 }

@@ -4,7 +4,13 @@ import { METHOD_WORDS, PACK_WORDS } from './codes';
 import { addDays } from '../../core/quantity/day';
 import { type ExactGrams, type MassSystem, grams } from '../../core/quantity/mass';
 import type { Headroom } from '../../core/rules/headroom';
-import { type AdditionRate, type DaysSince, type GasLedger, PERCENT_SCALE, thresholdOn } from '../../core/rules/leakRate';
+import {
+  type AdditionRate,
+  type DaysSince,
+  type GasLedger,
+  PERCENT_SCALE,
+  thresholdOn,
+} from '../../core/rules/leakRate';
 import type { Standing } from '../../core/rules/standing';
 
 export interface Working {
@@ -33,7 +39,10 @@ function gasSteps(ledger: GasLedger, from: number, to: number, system: MassSyste
   return ledger.days
     .slice(from, to)
     .filter((each) => each.unknown || each.net > 0n)
-    .map((each) => `${dayWords(each.day)}: ${each.unknown ? 'not weighed' : massFigure(each.net, system)} counts`);
+    .map(
+      (each) =>
+        `${dayWords(each.day)}: ${each.unknown ? 'not weighed' : massFigure(each.net, system)} counts`,
+    );
 }
 
 export function annualizingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): Working {
@@ -42,7 +51,8 @@ export function annualizingWorking(rate: AdditionRate, ledger: GasLedger, system
   const steps = gasSteps(ledger, chainFrom, rate.index + 1, system);
   if (steps.length > 1) steps.push(`One chain: gas for the same leak, ${rate.gasDay.leakId ?? ''}`);
   steps.push(sinceWords(since));
-  if (since.days < 30) steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
+  if (since.days < 30)
+    steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
   return {
     formula:
       lost === null || spell.fullCharge === null || millionths === null
@@ -63,7 +73,11 @@ export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: Ma
         : `${massFigure(rolling.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(rolling.millionths)}`,
     steps: [
       `Window: ${dayWords(rolling.from)} to ${dayWords(gasDay.day)}`,
-      ...(rolling.afterRepair ? [`A second test showed every leak repaired on ${dayWords(addDays(rolling.from, -1))}; only what came after it counts`] : []),
+      ...(rolling.afterRepair
+        ? [
+            `A second test showed every leak repaired on ${dayWords(addDays(rolling.from, -1))}; only what came after it counts`,
+          ]
+        : []),
       ...gasSteps(ledger, first, rate.index + 1, system),
     ],
     source: '40 CFR 82.152 and 84.102, rolling average',
@@ -71,12 +85,21 @@ export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: Ma
 }
 
 /** One line a pack: threshold, whether it is exceeded, and where that stands. */
-export function verdicts(rate: AdditionRate): { pack: string; threshold: number; exceeds: boolean | null; source: string }[] {
+export function verdicts(
+  rate: AdditionRate,
+): { pack: string; threshold: number; exceeds: boolean | null; source: string }[] {
   return rate.spell.covering.flatMap((pack) => {
     const figure = pack.threshold[rate.spell.category];
     const exceeds = rate.exceeds[pack.id];
     if (!figure || exceeds === undefined || pack.opens !== 'percent') return [];
-    return [{ pack: PACK_WORDS[pack.id], threshold: thresholdOn(pack, rate.spell, rate.gasDay.day), exceeds, source: figure.source.cite }];
+    return [
+      {
+        pack: PACK_WORDS[pack.id],
+        threshold: thresholdOn(pack, rate.spell, rate.gasDay.day),
+        exceeds,
+        source: figure.source.cite,
+      },
+    ];
   });
 }
 

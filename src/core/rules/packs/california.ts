@@ -19,7 +19,12 @@ export const usCa = definePack({
     { gwpAtLeast: gwp, fullChargeAbove: charge },
     { containsAny: ['CFC', 'HCFC'], fullChargeAbove: charge },
   ],
-  threshold: { commercialRefrigeration: anyLeak, industrialProcess: anyLeak, comfortCooling: null, other: null },
+  threshold: {
+    commercialRefrigeration: anyLeak,
+    industrialProcess: anyLeak,
+    comfortCooling: null,
+    other: null,
+  },
   repairWithin: figure(14, 'days', '17 CCR 95386'),
   shutdown: {
     repairWithin: figure(45, 'days', '17 CCR 95386'),
@@ -57,10 +62,7 @@ export const usCa = definePack({
   },
   chronic: null,
   recordsKept: figure(5, 'years', '17 CCR 95389'),
-  notComputed: [
-    'Automatic detection from 2,000 lb',
-    'Yearly report by 1 March, from 200 lb',
-  ],
+  notComputed: ['Automatic detection from 2,000 lb', 'Yearly report by 1 March, from 200 lb'],
   interpretations: [
     {
       point: 'repair windows',

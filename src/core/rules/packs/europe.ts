@@ -2,7 +2,10 @@
 import { definePack } from '../pack';
 import { cite, figure } from './figures';
 
-const shared = (text: string, articles: { scope: string; prevent: string; checks: string; records: string }) => {
+const shared = (
+  text: string,
+  articles: { scope: string; prevent: string; checks: string; records: string },
+) => {
   const from = (value: number, months: number, unit: 'tCO2e' | 'kg') => ({
     atLeast: figure(value, unit, `${text} ${articles.checks}`),
     everyMonths: figure(months, 'months', `${text} ${articles.checks}`),
@@ -14,8 +17,16 @@ const shared = (text: string, articles: { scope: string; prevent: string; checks
       co2eAtLeast: figure(5, 'tCO2e', `${text} ${articles.scope}`),
       hermeticCo2eAtLeast: figure(10, 'tCO2e', `${text} ${articles.scope}`),
     },
-    hfcMeasure: { contains: 'HFC' as const, by: 'co2e' as const, bands: [from(500, 3, 'tCO2e'), from(50, 6, 'tCO2e'), from(0, 12, 'tCO2e')] },
-    hfoMeasure: { contains: 'HFO' as const, by: 'fullCharge' as const, bands: [from(100, 3, 'kg'), from(10, 6, 'kg'), from(0, 12, 'kg')] },
+    hfcMeasure: {
+      contains: 'HFC' as const,
+      by: 'co2e' as const,
+      bands: [from(500, 3, 'tCO2e'), from(50, 6, 'tCO2e'), from(0, 12, 'tCO2e')],
+    },
+    hfoMeasure: {
+      contains: 'HFO' as const,
+      by: 'fullCharge' as const,
+      bands: [from(100, 3, 'kg'), from(10, 6, 'kg'), from(0, 12, 'kg')],
+    },
     always: {
       detectionFactor: { fitted: ['part' as const, 'whole' as const], factor: 2 },
       noneUnderWholeDetectionFrom: null,
@@ -27,8 +38,17 @@ const shared = (text: string, articles: { scope: string; prevent: string; checks
     rest: {
       opens: 'anyLeak' as const,
       onlyWhereNoOther: false,
-      threshold: { commercialRefrigeration: anyLeak, industrialProcess: anyLeak, comfortCooling: anyLeak, other: anyLeak },
-      repairWithin: figure(14, 'days', `our planning window for “without undue delay”, ${text} ${articles.prevent}`),
+      threshold: {
+        commercialRefrigeration: anyLeak,
+        industrialProcess: anyLeak,
+        comfortCooling: anyLeak,
+        other: anyLeak,
+      },
+      repairWithin: figure(
+        14,
+        'days',
+        `our planning window for “without undue delay”, ${text} ${articles.prevent}`,
+      ),
       shutdown: null,
       partsExtension: null,
       otherExtensions: false,

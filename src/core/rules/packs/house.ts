@@ -29,7 +29,11 @@ export const house = definePack({
   seriesInspections: null,
   alwaysInspections: {
     measures: [
-      { contains: null, by: 'fullCharge', bands: [{ atLeast: figure(0, 'lb', OWN), everyMonths: figure(12, 'months', OWN) }] },
+      {
+        contains: null,
+        by: 'fullCharge',
+        bands: [{ atLeast: figure(0, 'lb', OWN), everyMonths: figure(12, 'months', OWN) }],
+      },
     ],
     detectionFactor: null,
     noneUnderWholeDetectionFrom: null,

@@ -147,7 +147,9 @@ export const usHfc = definePack({
     checkEvery: figure(12, 'months', '40 CFR 84.108 (d)'),
     source: cite('40 CFR 84.108'),
   },
-  notComputed: ['Alarms of automatic detection at 100 ppm, or a loss of 50 lb or 10 % of the full charge, whichever is less'],
+  notComputed: [
+    'Alarms of automatic detection at 100 ppm, or a loss of 50 lb or 10 % of the full charge, whichever is less',
+  ],
   interpretations: [
     ...interpretations,
     {

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { staysInWidth, writeAs } from './steps';
+
+const PAGES = [
+  '/due',
+  '/machines',
+  '/machines/rack-b',
+  '/machines/rack-b/cases/us-hfc/2026-10-30',
+  '/machines/rack-b/record',
+  '/rules',
+];
+
+for (const look of ['paper', 'cold-room', 'roof']) {
+  test(`every place is accessible and stays in its width: ${look}`, async ({ page }) => {
+    await writeAs(page, 'marit');
+    await page.addInitScript((value) => localStorage.setItem('abacus.look', value), look);
+    for (const path of PAGES) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      await staysInWidth(page);
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+      expect(
+        violations.map((each) => `${path}: ${each.id} ${each.nodes[0]?.target.join(' ') ?? ''}`),
+      ).toEqual([]);
+    }
+  });
+}
+
+test('finds one of a hundred machines by search, site, kind and state, with keys alone', async ({ page }) => {
+  await page.goto('/due');
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Search machines')).toBeFocused();
+  await page.keyboard.type('walk-in freezer');
+  await page.getByLabel('Site').selectOption({ label: 'Fennel Row' });
+  const rows = page
+    .getByRole('list', { name: 'Machines' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Fennel Row' });
+  await expect(rows.first()).toContainText('walk-in freezer');
+  await page.getByLabel('Kind').selectOption('rack');
+  await expect(page.getByText('No machine fits')).toBeVisible();
+  await page.getByRole('button', { name: 'Clear search and filters' }).click();
+  await expect(page.getByText(/^\d+ machines$/)).toBeVisible();
+});
+
+test('says who is writing, holds the chosen look, and shows that the seals are intact', async ({ page }) => {
+  await page.goto('/due');
+  await page.getByRole('button', { name: 'Who is writing' }).click();
+  await page.getByRole('radio', { name: /Marit Solane/ }).click();
+  await page.getByRole('radio', { name: /Cold room/ }).click();
+  await expect(page.getByText('every seal intact')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Who is writing' })).toContainText('Marit');
+  await expect(page.locator('html')).toHaveAttribute('data-look', 'cold-room');
+});
+
+test('an address that leads nowhere says so and shows the way back', async ({ page }) => {
+  await page.goto('/machines/nobody');
+  await expect(page.getByRole('alert')).toContainText('There is no such machine.');
+  await page.goto('/nowhere');
+  await page.getByRole('link', { name: 'See what is due' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Due' })).toBeVisible();
+});

@@ -1,0 +1,83 @@
+/** What a person does, in words: each step goes through the real interface. */
+import { type Page, expect } from '@playwright/test';
+
+/** Begins as somebody who has chosen their name on this device. */
+export async function writeAs(page: Page, person: string): Promise<void> {
+  await page.addInitScript((id) => localStorage.setItem('abacus.writer', id), person);
+}
+
+export const sheet = (page: Page) => page.getByRole('dialog');
+
+export async function save(page: Page, words: string | RegExp = /^Save/): Promise<void> {
+  await sheet(page).getByRole('button', { name: words }).click();
+  await expect(sheet(page)).toBeHidden();
+}
+
+/** Adds a site and a machine of its own, so that tests never meet in one logbook. Gives the machine's address. */
+export async function addMachine(
+  page: Page,
+  machine: {
+    site: string;
+    name: string;
+    refrigerant: string;
+    charge: string;
+    installed?: string;
+    method?: string;
+  },
+): Promise<string> {
+  await page.goto('/machines');
+  await page.getByRole('button', { name: 'Add a site' }).click();
+  await sheet(page).getByLabel('Name').fill(machine.site);
+  await sheet(page).getByLabel('Time zone').fill('America/Chicago');
+  if (machine.method) await sheet(page).getByLabel('Leak-rate method').selectOption(machine.method);
+  await save(page);
+  await page.getByRole('button', { name: 'Add a machine' }).click();
+  await sheet(page).getByLabel('Name').fill(machine.name);
+  await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: machine.site });
+  await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption(machine.refrigerant);
+  await sheet(page).getByLabel('Full charge').fill(machine.charge);
+  await sheet(page)
+    .getByLabel('Installed on')
+    .fill(machine.installed ?? '2020-03-01');
+  await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: machine.name })).toBeVisible();
+  return new URL(page.url()).pathname;
+}
+
+export async function logGas(
+  page: Page,
+  gas: { amount: string; on: string; reason?: string; leak?: string },
+): Promise<void> {
+  await page.getByRole('button', { name: 'Log gas' }).click();
+  await sheet(page).getByLabel('Amount').fill(gas.amount);
+  if (gas.reason) await sheet(page).getByRole('radio', { name: gas.reason }).click();
+  await sheet(page).getByLabel('Day', { exact: true }).fill(gas.on);
+  if (gas.leak) await sheet(page).getByLabel('For which leak').selectOption(gas.leak);
+  await save(page);
+}
+
+/** Opens a form from the machine's menu and fills it by label. */
+export async function writeDown(
+  page: Page,
+  title: string,
+  on: string,
+  fill: (form: ReturnType<typeof sheet>) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
+  await page.getByRole('button', { name: 'Write down…' }).click();
+  await page.getByRole('menuitem', { name: title, exact: true }).click();
+  await fill(sheet(page));
+  await sheet(page).getByLabel('Day', { exact: true }).fill(on);
+  await save(page);
+}
+
+export const duty = (page: Page, words: string) =>
+  page
+    .getByRole('region', { name: 'Due on this machine' })
+    .getByRole('listitem')
+    .filter({ has: page.getByText(words, { exact: true }) });
+
+/** No page may scroll sideways. */
+export async function staysInWidth(page: Page): Promise<void> {
+  const spill = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(spill).toBeLessThanOrEqual(0);
+}

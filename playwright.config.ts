@@ -1,0 +1,39 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4410;
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/browser',
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  timeout: 60_000,
+  workers: 1,
+  use: {
+    baseURL: `http://127.0.0.1:${String(PORT)}`,
+    actionTimeout: 6_000,
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+  ],
+  webServer: {
+    command: 'npm run --silent demo:data && npm run --silent serve',
+    url: `http://127.0.0.1:${String(PORT)}/api/clock`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+    env: { PORT: String(PORT), ABACUS_TODAY: '2026-11-23', ABACUS_DATABASE: 'file:data/e2e.db' },
+  },
+});

@@ -1,0 +1,32 @@
+/** Opens the log-gas sheet from anywhere by the address, and remembers the machines used last. */
+import { useSearchParams } from 'react-router';
+
+const LOG_KEYS = ['log', 'machine', 'supersedes', 'leak', 'direction'];
+
+export function useLogSheet() {
+  const [params, setParams] = useSearchParams();
+  const without = () => new URLSearchParams([...params].filter(([key]) => !LOG_KEYS.includes(key)));
+  return {
+    open: params.get('log') === 'gas',
+    machineId: params.get('machine'),
+    supersedes: params.get('supersedes'),
+    leakId: params.get('leak'),
+    direction:
+      params.get('direction') === 'recovered'
+        ? ('refrigerantRecovered' as const)
+        : ('refrigerantAdded' as const),
+    close: () => setParams(without()),
+    openFor: (rest: { machine?: string; supersedes?: string; direction?: string }) => {
+      const next = without();
+      next.set('log', 'gas');
+      for (const [key, value] of Object.entries(rest)) next.set(key, value);
+      setParams(next);
+    },
+  };
+}
+
+const RECENT_KEY = 'abacus.recentMachines';
+export const recentIds = (): string[] => (localStorage.getItem(RECENT_KEY) ?? '').split(' ').filter(Boolean);
+export function rememberMachine(id: string): void {
+  localStorage.setItem(RECENT_KEY, [id, ...recentIds().filter((each) => each !== id)].slice(0, 5).join(' '));
+}
