@@ -135,7 +135,8 @@ export function caseStanding(
   const passed = initialPassedOn(each);
   const v = verifiedOn(each);
   const followUp = followUpDeadline(each, history, until);
-  const followUpDue = followUp && shift(followUp);
+  // Deadlines counted in months stand still for no pause.
+  const followUpDue = followUp && (followUp.why.rule === 'followUpMonths' ? followUp.due : shift(followUp));
   const plan = planDeadline(each, repairDue, passed, until);
   const ended = closedOn !== null || planFiledOn !== null;
 

@@ -1,0 +1,378 @@
+/** The engine against the naive reading, on thousands of random logbooks; and what must hold of every logbook. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { PACK_IDS } from '../logbook/fields';
+import { readLogbook } from '../logbook/logbook';
+import { dayOf, dayText, addDays } from '../quantity/day';
+import type { Row } from '../testkit/naive';
+import { naiveDocument } from '../testkit/naiveCases';
+import { logbookStandings } from './standingDocument';
+
+const FIRST = dayOf('2025-06-01');
+const T = '2027-03-15';
+const dates = (most = 640) => fc.integer({ min: 0, max: most }).map((n) => dayText(addDays(FIRST, n)));
+/** Few days, so that things meet on one day. */
+const crowded = fc.integer({ min: 0, max: 63 }).map((n) => dayText(addDays(FIRST, n * 10)));
+const leak = fc.constantFrom('k1', 'k2', 'k3');
+const pounds = fc.constantFrom(0, 0.5, 1, 2.2, 5, 6, 12, 20, 40, 65, 130);
+const mass = pounds.map((value) => ({ value, unit: 'lb' }));
+const maybePack = fc.option(fc.constantFrom(...PACK_IDS), { nil: null, freq: 3 });
+const weighed = fc.oneof(
+  { weight: 8, arbitrary: mass.map((m) => ({ mass: m })) },
+  { weight: 1, arbitrary: fc.constant({ mass: null, massUnknown: 'no scale' }) },
+);
+
+const kinds = fc.oneof(
+  {
+    weight: 9,
+    arbitrary: fc
+      .tuple(
+        weighed,
+        fc.constantFrom('topOff', 'topOff', 'topOff', 'recharge', 'seasonal', 'commission'),
+        fc.option(leak),
+      )
+      .map(([w, reason, leakId]) => ({ kind: 'refrigerantAdded', ...w, reason, leakId })),
+  },
+  {
+    weight: 2,
+    arbitrary: fc
+      .tuple(weighed, fc.constantFrom('repair', 'seasonal', 'retire'))
+      .map(([w, reason]) => ({ kind: 'refrigerantRecovered', ...w, reason })),
+  },
+  { weight: 4, arbitrary: leak.map((leakId) => ({ kind: 'leakFound', leakId })) },
+  {
+    weight: 5,
+    arbitrary: fc
+      .tuple(leak, fc.boolean())
+      .map(([leakId, evacuated]) => ({ kind: 'leakRepaired', leakId, evacuated })),
+  },
+  {
+    weight: 9,
+    arbitrary: fc
+      .tuple(
+        fc.constantFrom('initial', 'followUp'),
+        fc.constantFrom('pass', 'pass', 'pass', 'fail'),
+        fc.subarray(['k1', 'k2', 'k3'], { maxLength: 2 }),
+      )
+      .map(([stage, result, leakIds]) => ({ kind: 'verificationTest', stage, result, leakIds })),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.constantFrom('normalOperation', 'mothballed', 'detectionCheck').map((kind) => ({ kind })),
+  },
+  {
+    weight: 3,
+    arbitrary: fc
+      .boolean()
+      .map((allAccessibleInspected) => ({ kind: 'leakInspection', allAccessibleInspected })),
+  },
+  { weight: 1, arbitrary: maybePack.map((pack) => ({ kind: 'processShutdown', pack })) },
+  {
+    weight: 2,
+    arbitrary: fc
+      .tuple(maybePack, fc.option(dates(900)))
+      .map(([pack, partsDeliveredOn]) => ({ kind: 'extension', ground: 'parts', partsDeliveredOn, pack })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc
+      .tuple(maybePack, dates(900))
+      .map(([pack, until]) => ({ kind: 'extension', ground: 'otherRule', until, pack })),
+  },
+  { weight: 1, arbitrary: maybePack.map((pack) => ({ kind: 'planFiled', plan: 'retrofit', pack })) },
+  { weight: 1, arbitrary: maybePack.map((pack) => ({ kind: 'planCompleted', pack })) },
+  { weight: 2, arbitrary: maybePack.map((pack) => ({ kind: 'unrelatedLeak', pack })) },
+  { weight: 1, arbitrary: fc.constantFrom(2025, 2026).map((year) => ({ kind: 'reportFiled', year })) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .constantFrom('R-448A', 'R-22', 'R-408A', 'R-1234yf')
+      .map((toRefrigerant) => ({ kind: 'retrofitted', toRefrigerant })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc
+      .constantFrom(60, 100, 600, 2100)
+      .map((value) => ({ kind: 'fullChargeSet', method: 'weighed', mass: { value, unit: 'lb' } })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc
+      .record({
+        category: fc.option(
+          fc.constantFrom('commercialRefrigeration', 'industrialProcess', 'comfortCooling'),
+        ),
+        automaticDetection: fc.constantFrom('none', 'part', 'whole'),
+      })
+      .map((rest) => ({ kind: 'applianceChanged', ...rest })),
+  },
+);
+const event = fc.tuple(
+  kinds,
+  fc.oneof(crowded, crowded, dates()),
+  fc.option(fc.integer({ min: 0, max: 23 }), { nil: null, freq: 2 }),
+);
+
+/** A case as it usually goes, with steps left out by chance, so that every end of a case is reached. */
+const course = fc
+  .record({
+    start: fc.integer({ min: 0, max: 400 }),
+    gaps: fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 5, maxLength: 5 }),
+    dropped: fc.option(fc.integer({ min: 0, max: 4 }), { freq: 1, nil: null }),
+    evacuated: fc.boolean(),
+    next: fc.constantFrom(null, [40, 1], [200, 1], [60, 40], [150, 65], [366, 65], [364, 65]),
+    after: fc.constantFrom('unrelatedLeak', 'unrelatedLeak', 'planFiled', 'planCompleted', null),
+  })
+  .map(({ start, gaps, dropped, evacuated, next, after }) => {
+    let day = start;
+    const at = (
+      kind: Record<string, unknown> & { kind: string },
+      gap: number,
+    ): [typeof kind, string, null] => {
+      day += gap;
+      return [kind, dayText(addDays(FIRST, day)), null];
+    };
+    const topOffOf = (value: number) => ({
+      kind: 'refrigerantAdded',
+      mass: { value, unit: 'lb' },
+      reason: 'topOff',
+    });
+    const steps = [
+      at(topOffOf(65), 0),
+      at({ kind: 'leakFound', leakId: 'k1' }, gaps[0] ?? 0),
+      at({ kind: 'leakRepaired', leakId: 'k1', evacuated }, gaps[1] ?? 0),
+      at({ kind: 'verificationTest', stage: 'initial', result: 'pass', leakIds: [] }, gaps[2] ?? 0),
+      at({ kind: 'verificationTest', stage: 'followUp', result: 'pass', leakIds: [] }, gaps[3] ?? 0),
+    ].filter((_, index) => index !== dropped);
+    if (next) steps.push(at(topOffOf(next[1] ?? 1), next[0] ?? 1));
+    if (after === 'planCompleted') steps.push(at({ kind: 'planFiled', plan: 'retire' }, 3));
+    if (after)
+      steps.push(at({ kind: after, ...(after === 'planFiled' ? { plan: 'retire' } : {}) }, gaps[4] ?? 0));
+    return steps;
+  });
+
+const scene = fc.record({
+  packs: fc.uniqueArray(fc.constantFrom(...PACK_IDS), { minLength: 1, maxLength: 4 }),
+  refrigerant: fc.constantFrom('R-448A', 'R-448A', 'R-22', 'R-408A', 'R-404A', 'R-1234yf', 'R-290'),
+  category: fc.constantFrom('commercialRefrigeration', 'industrialProcess', 'comfortCooling'),
+  charge: fc.option(fc.constantFrom(55, 100, 250, 600, 1600, 2100), { nil: null, freq: 20 }),
+  installedOn: fc.option(fc.constantFrom('2018-05-01', '2024-02-29', '2025-08-31', '2026-01-31')),
+  hermetic: fc.boolean(),
+  automaticDetection: fc.constantFrom('none', 'none', 'part', 'whole'),
+  method: fc.constantFrom('annualizing', 'rolling'),
+  changedMethod: fc.boolean(),
+  retiredOn: fc.option(dates(), { freq: 1, nil: null }),
+  events: fc
+    .tuple(fc.array(event, { minLength: 2, maxLength: 30 }), fc.array(course, { maxLength: 2 }), fc.boolean())
+    // One in two is a course nearly undisturbed.
+    .map(([random, courses, quiet]): [{ kind: string }, string, number | null][] => [
+      ...(quiet ? random.slice(0, 4) : random),
+      ...courses.flat(),
+    ]),
+  corrections: fc.array(fc.tuple(fc.nat(60), fc.boolean(), kinds, crowded), { maxLength: 3 }),
+});
+type Scene = typeof scene extends fc.Arbitrary<infer Value> ? Value : never;
+
+const id = (index: number) => `e${String(index).padStart(4, '0')}`;
+
+function logbookOf(s: Scene) {
+  const entries: Row[] = s.events.map(([kind, on, hour], index) => ({
+    ...kind,
+    id: id(index),
+    on,
+    by: 'p',
+    applianceId: 'a',
+    at: hour === null ? null : `${on}T${String(hour).padStart(2, '0')}:00:00Z`,
+  }));
+  if (s.charge !== null)
+    entries.push({
+      id: 'charge',
+      kind: 'fullChargeSet',
+      on: '2025-01-01',
+      by: 'p',
+      applianceId: 'a',
+      method: 'weighed',
+      mass: { value: s.charge, unit: 'lb' },
+    });
+  if (s.retiredOn !== null && s.charge === 55)
+    entries.push({ id: 'retired', kind: 'retired', on: s.retiredOn, by: 'p', applianceId: 'a' });
+  s.corrections.forEach(([target, isVoid, kind, on], index) => {
+    const supersedes = entries[target % entries.length]?.id;
+    if (supersedes === undefined) return;
+    const common = { id: `x${String(index)}`, by: 'p', supersedes, correctionReason: 'test' };
+    entries.push(isVoid ? { ...common, kind: 'void', on } : { ...common, ...kind, on, applianceId: 'a' });
+  });
+  const site = {
+    id: 's',
+    kind: '',
+    on: '',
+    name: 's',
+    timezone: 'America/Chicago',
+    packs: s.packs,
+    leakRateMethod: [
+      { from: '2020-01-01', method: s.method },
+      ...(s.changedMethod
+        ? [{ from: '2026-06-01', method: s.method === 'rolling' ? 'annualizing' : 'rolling' }]
+        : []),
+    ],
+  };
+  const { refrigerant, category, installedOn, hermetic, automaticDetection } = s;
+  const appliance = {
+    id: 'a',
+    siteId: 's',
+    name: 'a',
+    kind: 'rack',
+    on: '',
+    category,
+    refrigerant,
+    installedOn,
+    hermetic,
+    automaticDetection,
+  };
+  return { site, appliance, entries };
+}
+
+function engine({ site, appliance, entries }: ReturnType<typeof logbookOf>, asOf: string) {
+  const { kind: _k, on: _o, ...siteRow } = site;
+  const { on: _on, ...applianceRow } = appliance;
+  const read = readLogbook({
+    format: 'green-abacus-logbook',
+    version: 1,
+    sites: [siteRow],
+    people: [],
+    appliances: [applianceRow],
+    cylinders: [],
+    entries,
+  });
+  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
+  return logbookStandings(read.value, dayOf(asOf)).appliances[0];
+}
+
+const SEED = Number(process.env['ABACUS_SEED'] ?? 20261123);
+const RUNS = Number(process.env['ABACUS_RUNS'] ?? 1500);
+
+describe('the engine', () => {
+  it(
+    `agrees with the naive reading on ${String(RUNS)} random logbooks (seed ${String(SEED)})`,
+    { timeout: 400_000 },
+    () => {
+      fc.assert(
+        fc.property(scene, fc.constantFrom(T, '2026-08-01', '2026-11-23'), (s, asOf) => {
+          const logbook = logbookOf(s);
+          expect(engine(logbook, asOf)).toEqual(
+            naiveDocument(logbook.site, logbook.appliance, logbook.entries, asOf),
+          );
+        }),
+        { numRuns: RUNS, seed: SEED },
+      );
+    },
+  );
+
+  it('does not care in which order entries arrive', () => {
+    fc.assert(
+      fc.property(scene, fc.infiniteStream(fc.nat()), (s, keys) => {
+        const logbook = logbookOf(s);
+        const shuffled = logbook.entries
+          .map((entry) => ({ entry, key: keys.next().value ?? 0 }))
+          .sort((a, b) => a.key - b.key);
+        expect(engine({ ...logbook, entries: shuffled.map(({ entry }) => entry) }, T)).toEqual(
+          engine(logbook, T),
+        );
+      }),
+      { numRuns: 200, seed: SEED },
+    );
+  });
+
+  it('takes a voided entry as never written', () => {
+    fc.assert(
+      fc.property(scene, fc.nat(44), (s, at) => {
+        const logbook = logbookOf({ ...s, corrections: [] });
+        const target = logbook.entries[at % logbook.entries.length];
+        if (!target) return;
+        const voided: Row = {
+          id: 'zz',
+          kind: 'void',
+          on: '2027-01-01',
+          by: 'p',
+          supersedes: target.id,
+          correctionReason: 'test',
+        };
+        const without = logbook.entries.filter((entry) => entry !== target);
+        expect(engine({ ...logbook, entries: [...logbook.entries, voided] }, T)).toEqual(
+          engine({ ...logbook, entries: without }, T),
+        );
+      }),
+      { numRuns: 200, seed: SEED },
+    );
+  });
+
+  it('never changes an earlier rate by a later addition, test or note', () => {
+    fc.assert(
+      fc.property(scene, event, (s, [kind]) => {
+        const logbook = logbookOf({ ...s, corrections: [] });
+        const last =
+          logbook.entries
+            .map((entry) => entry.on)
+            .sort()
+            .at(-1) ?? T;
+        const next = dayText(addDays(dayOf(last), 1));
+        const more: Row = { ...kind, id: 'zz', on: next, by: 'p', applianceId: 'a' };
+        const before = engine(logbook, last)?.additions;
+        const after = engine({ ...logbook, entries: [...logbook.entries, more] }, next)?.additions.filter(
+          (each) => each.on <= last,
+        );
+        expect(after).toEqual(before);
+      }),
+      { numRuns: 300, seed: SEED },
+    );
+  });
+
+  it('moves no due day by the mere passing of time, save a lasting pause, and ends a duty once', () => {
+    const due = (document: ReturnType<typeof engine>) =>
+      (document?.obligations ?? [])
+        .filter((each) => each.caseOpenedOn !== null && ['repair', 'initialTest'].includes(each.kind))
+        .map((each) => [each.pack, each.kind, each.caseOpenedOn, each.due].join(' '));
+    fc.assert(
+      fc.property(scene, (s) => {
+        const logbook = logbookOf({
+          ...s,
+          events: s.events.filter(([kind]) => kind.kind !== 'mothballed'),
+          corrections: [],
+        });
+        const last =
+          logbook.entries
+            .map((entry) => entry.on)
+            .sort()
+            .at(-1) ?? T;
+        const soon = engine(logbook, last);
+        const muchLater = engine(logbook, dayText(addDays(dayOf(last), 500)));
+        expect(due(muchLater)).toEqual(due(soon));
+        for (const each of muchLater?.obligations ?? []) {
+          expect(each.state === 'done').toBe(each.doneOn !== null);
+        }
+      }),
+      { numRuns: 300, seed: SEED },
+    );
+  });
+});
+
+it('the random logbooks are worth reading: cases of every end appear among them', () => {
+  const ends = new Set<string>();
+  for (const s of fc.sample(scene, { numRuns: 1500, seed: SEED })) {
+    for (const each of engine(logbookOf(s), T)?.cases ?? []) ends.add(each.closedBecause ?? each.state);
+  }
+  expect([...ends].sort()).toEqual(
+    expect.arrayContaining([
+      'confirmed',
+      'exceeded',
+      'open',
+      'plan',
+      'planCompleted',
+      'presumed',
+      'retrofitted',
+      'tested',
+      'unrelated',
+      'verified',
+    ]),
+  );
+});
