@@ -41,8 +41,14 @@ module.exports = {
     {
       name: 'server-never-imports-web',
       severity: 'error',
-      from: { path: '^src/server/' },
+      from: { path: '^src/server/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/(web|demo|cli)/' },
+    },
+    {
+      name: 'testkit-is-for-tests',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '\\.test\\.tsx?$|^src/core/testkit/' },
+      to: { path: '^src/core/testkit/' },
     },
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {

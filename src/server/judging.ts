@@ -31,18 +31,11 @@ export class Judging {
     this.packs = null;
   }
 
-  /** The standing of a machine today at its site, with entries not yet stored, if any. */
-  async standing(applianceId: string, unstored: readonly Entry[] = []): Promise<Standing> {
-    const appliance = await this.store.appliance(applianceId);
-    if (!appliance) throw notFound('machine');
-    return this.standingOf(appliance, unstored);
-  }
-
-  /** The same for a machine that is not stored yet. */
-  async standingOf(appliance: Appliance, unstored: readonly Entry[] = []): Promise<Standing> {
+  /** The standing of a machine today at its site, from the entries that bear on it. */
+  async standingOf(appliance: Appliance, bearing: readonly Entry[]): Promise<Standing> {
     const site = await this.store.site(appliance.siteId);
     if (!site) throw notFound('site');
-    return this.fold(appliance, site, [...(await this.store.entriesBearingOn(appliance.id)), ...unstored]);
+    return this.fold(appliance, site, bearing);
   }
 
   private async fold(appliance: Appliance, site: Site, bearing: readonly Entry[]): Promise<Standing> {

@@ -33,8 +33,8 @@ function sentence(issue: z.core.$ZodIssue): string {
   switch (issue.code) {
     case 'invalid_type':
       return issue.input === undefined
-        ? `is missing; give a ${issue.expected}`
-        : `must be a ${issue.expected}`;
+        ? `is missing; give ${a(issue.expected)}`
+        : `must be ${a(issue.expected)}`;
     case 'invalid_value':
       return issue.input === undefined
         ? `is missing; give one of ${issue.values.map(String).join(', ')}`
@@ -45,3 +45,5 @@ function sentence(issue: z.core.$ZodIssue): string {
       return issue.message;
   }
 }
+
+const a = (noun: string): string => `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`;

@@ -5,7 +5,6 @@
  */
 import compositions from '../refrigerant/compositions.json';
 
-/* eslint-disable-next-line @typescript-eslint/consistent-indexed-object-style */
 export interface Row {
   [field: string]: unknown;
   id: string;

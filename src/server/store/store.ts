@@ -58,6 +58,16 @@ export class Store {
     );
   }
 
+  /** Those of the ids that are machines. */
+  async knownAppliances(ids: readonly string[]): Promise<string[]> {
+    if (ids.length === 0) return [];
+    const rows = await this.db
+      .select({ id: t.appliances.id })
+      .from(t.appliances)
+      .where(inArray(t.appliances.id, [...ids]));
+    return rows.map((row) => row.id);
+  }
+
   async entriesById(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
     return parsed(

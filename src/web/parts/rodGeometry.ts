@@ -17,7 +17,9 @@ export interface Beads {
 /** Free beads are rounded down, so that the rod never promises more than there is. */
 export function beadsOf(rod: Extract<Rod, { limit: true }>): Beads {
   const overBeads =
-    rod.thresholdPercent > 0 ? Math.ceil((rod.overPercent / rod.thresholdPercent) * BEADS - DUST) : 0;
+    rod.thresholdPercent > 0
+      ? Math.max(0, Math.ceil((rod.overPercent / rod.thresholdPercent) * BEADS - DUST))
+      : 0;
   const share = rod.allowanceGrams > 0 ? Math.max(0, Math.min(1, rod.freeGrams / rod.allowanceGrams)) : 0;
   const free = Math.floor(share * BEADS + DUST);
   return {

@@ -1,0 +1,127 @@
+/** The API as a client meets it: problem documents with field paths, and answers as the contract has them. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import type { Server } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import * as api from '../contract/api';
+import { readLogbook } from '../core/logbook/logbook';
+import { dayOf } from '../core/quantity/day';
+import { demoStory } from '../demo/story';
+import { createApp } from './app';
+import { systemClock } from './clock';
+import { loadLogbook } from './logbooks';
+import { type Services, openServices } from './services';
+
+const TODAY = '2026-11-23';
+let folder: string;
+let services: Services;
+let server: Server;
+let base: string;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'abacus-api-'));
+  services = await openServices(`file:${join(folder, 'api.db')}`, systemClock(TODAY));
+  await loadLogbook(services.store, services.judging, demoStory(dayOf(TODAY)));
+  server = createApp(services, null).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
+}, 60_000);
+
+afterAll(() => {
+  server.close();
+  services.close();
+  rmSync(folder, { recursive: true });
+});
+
+const get = async (path: string) => (await fetch(base + path)).json() as Promise<unknown>;
+const post = async (path: string, body: unknown) => {
+  const response = await fetch(base + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+  return {
+    status: response.status,
+    type: response.headers.get('content-type') ?? '',
+    body: (await response.json()) as api.ProblemDocument,
+  };
+};
+const topOff = {
+  id: 'new-1',
+  kind: 'refrigerantAdded',
+  on: '2026-11-20',
+  by: 'marit',
+  applianceId: 'flower-1',
+  mass: { value: 0.2, unit: 'lb' },
+  reason: 'topOff',
+};
+
+describe('the API', () => {
+  it('answers as the contract says', async () => {
+    expect(api.machinesAnswer.parse(await get('/machines'))).toHaveLength(109);
+    const due = api.dueAnswer.parse(await get('/due'));
+    expect(
+      due.rows.find((row) => row.machineId === 'kitchen-freezer' && row.kind === 'followUpTest'),
+    ).toMatchObject({ due: '2026-11-24', state: 'dueSoon' });
+    expect(due.certificates).toMatchObject([{ name: 'Tobiah Renn', expires: '2026-12-13' }]);
+    expect(api.machineAnswer.parse(await get('/machines/rack-b')).standing.cases).toMatchObject([
+      { state: 'open', repairDue: '2027-04-28' },
+    ]);
+    expect(readLogbook(await get('/logbook')).ok).toBe(true);
+    expect(api.verifyAnswer.parse(await get('/verify'))).toMatchObject({ intact: true });
+  });
+
+  it.each<[string, unknown, string]>([
+    ['a missing field', { ...topOff, reason: undefined }, '$.reason'],
+    ['an unknown field', { ...topOff, colour: 'red' }, '$.colour'],
+    ['a negative mass', { ...topOff, mass: { value: -1, unit: 'lb' } }, '$.mass.value'],
+    ['an unknown machine', { ...topOff, applianceId: 'nobody' }, '$.applianceId'],
+    ['a day to come', { ...topOff, on: '2026-11-24' }, '$.on'],
+  ])('refuses %s with a problem document and its path', async (_, entry, path) => {
+    const answer = await post('/entries', entry);
+    expect([answer.status, answer.type]).toEqual([422, 'application/problem+json; charset=utf-8']);
+    expect(answer.body.errors?.map((error) => error.path)).toContain(path);
+  });
+
+  it('refuses what is no JSON, and an address that is none', async () => {
+    expect((await post('/entries', '{"id":')).status).toBe(422);
+    expect((await fetch(`${base}/nothing`)).status).toBe(404);
+  });
+
+  it('takes an entry once, shows it in the standing, and refuses a machine with a taken name', async () => {
+    expect((await post('/entries', topOff)).status).toBe(201);
+    expect((await post('/entries', topOff)).status).toBe(201);
+    expect(api.machineAnswer.parse(await get('/machines/flower-1')).standing.additions).toHaveLength(1);
+    const twin = {
+      appliance: {
+        id: 'twin',
+        siteId: 'flowers',
+        name: 'flower ROOM 1',
+        kind: 'walkIn',
+        category: 'commercialRefrigeration',
+        refrigerant: 'R-134a',
+      },
+    };
+    expect((await post('/machines', twin)).body.errors?.[0]?.path).toBe('$.appliance.name');
+  });
+
+  it('changes a method and a figure from a day on, once, and refuses the same day again', async () => {
+    const change = { from: '2026-11-10', method: 'rolling' };
+    expect((await post('/sites/flowers/method', change)).status).toBe(201);
+    expect((await post('/sites/flowers/method', change)).body.errors?.[0]?.path).toBe('$.from');
+    const own = {
+      pack: 'us-hfc',
+      figure: ['threshold', 'commercialRefrigeration'],
+      from: '2026-11-01',
+      value: 4,
+      reason: 'stricter',
+      by: 'Odalys Brandt',
+    };
+    expect((await post('/rules/amendments', own)).status).toBe(201);
+    expect((await post('/rules/amendments', own)).status).toBe(409);
+    // 0.2 lb of 16 lb is 1.25 % rolling; headroom is now 4 % of 16 lb less 0.2 lb = 0.44 lb = 199.5806 g
+    expect(api.machineAnswer.parse(await get('/machines/flower-1')).standing.headroom.grams).toBe(199.5806);
+  });
+});
