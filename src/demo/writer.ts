@@ -6,7 +6,9 @@ import { type MassUnit, type Mass } from '../core/quantity/mass';
 import { type Day, addDays, dayText } from '../core/quantity/day';
 
 const MS_PER_DAY = 86_400_000;
-const FIRST_VISIT_HOUR = 8;
+const FIRST_VISIT_HOUR = 12;
+/** keeps some three thousand entries within the working day of every site */
+const ENTRY_GAP_MS = 5000;
 
 export class StoryWriter {
   readonly sites: Site[] = [];
@@ -51,10 +53,10 @@ export class StoryWriter {
   log(kind: EntryKind, applianceId: string, offset: number, by: string, rest: object = {}): string {
     const number = this.entries.length;
     const on = this.date(offset);
-    const minutes = (number * 7) % 480;
-    const hour = String(FIRST_VISIT_HOUR + Math.floor(minutes / 60)).padStart(2, '0');
-    const at = `${on}T${hour}:${String(minutes % 60).padStart(2, '0')}:00Z`;
-    const id = idAt((this.today + offset) * MS_PER_DAY + minutes * 60_000, number);
+    // Later on the page is later in the day, so that a test never comes before its repair.
+    const ms = (this.today + offset) * MS_PER_DAY + FIRST_VISIT_HOUR * 3_600_000 + number * ENTRY_GAP_MS;
+    const at = new Date(ms).toISOString();
+    const id = idAt(ms, number);
     this.entries.push({ id, kind, on, at, recordedAt: at, by, applianceId, ...rest } as Entry);
     return id;
   }

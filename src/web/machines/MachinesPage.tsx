@@ -49,13 +49,13 @@ export function MachinesPage() {
         </Button>
       }
     >
-      <div className="mb-3 grid gap-2 sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_13rem_10rem_9rem]">
+      <div className="mb-3 grid grid-cols-3 gap-2 lg:grid-cols-[minmax(0,1fr)_13rem_10rem_9rem]">
         <input
           ref={search}
           type="search"
           aria-label="Search machines"
           placeholder="Name, site or refrigerant"
-          className={inputShape}
+          className={`${inputShape} col-span-3 lg:col-span-1`}
           value={filters.text}
           onChange={(event) => set({ text: event.target.value })}
         />
