@@ -1,6 +1,6 @@
 /** The rod at its largest and the figures beside it, each opening its working. */
 import type { ReactNode } from 'react';
-import { type Day, civil } from '../../core/quantity/day';
+import { type Day, addMonths, civil } from '../../core/quantity/day';
 import { grams, massText } from '../../core/quantity/mass';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { rodOf } from '../../core/rules/summary';
@@ -19,7 +19,6 @@ export function Figures({ view }: { view: MachineView }) {
   const { standing, system } = view;
   const rod = rodOf(standing);
   const last = standing.additions.at(-1);
-  const open = standing.balances.repair > 0n ? massText(grams(standing.balances.repair), system) : null;
   return (
     <section
       aria-label="Figures"
@@ -50,9 +49,7 @@ export function Figures({ view }: { view: MachineView }) {
           >
             as of today
           </Figure>
-          <Figure term="Taken out, not put back" value={open ?? 'nothing'}>
-            {open ? 'a recharge repays it first; an old balance would hide a loss' : 'for repairs'}
-          </Figure>
+          <BalanceFigure view={view} />
         </dl>
         {last && (
           <div className="mt-2">
@@ -68,6 +65,22 @@ export function Figures({ view }: { view: MachineView }) {
         )}
       </div>
     </section>
+  );
+}
+
+/** Gas that was taken out and not put back: an old balance would hide a loss. */
+function BalanceFigure({ view: { standing, today, system } }: { view: MachineView }) {
+  const { repair, seasonal } = standing.balances;
+  const out = [
+    ...(repair > 0n ? [`${massText(grams(repair), system)} for repair`] : []),
+    ...seasonal
+      .filter((each) => today < addMonths(each.day, 12))
+      .map((each) => `${massText(grams(each.grams), system)} for the season, ${dayWords(each.day)}`),
+  ];
+  return (
+    <Figure term="Taken out, not put back" value={out.join('; ') || 'nothing'}>
+      {out.length > 0 && 'repaid first when gas goes back; an old balance would hide a loss'}
+    </Figure>
   );
 }
 

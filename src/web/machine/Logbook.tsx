@@ -4,6 +4,7 @@ import type { Entry } from '../../core/logbook/entry';
 import { byOrder, deadIds } from '../../core/logbook/order';
 import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
+import { looseEntries } from '../../core/rules/loose';
 import { useWriter } from '../app/writer';
 import { FORM_KINDS } from '../entries/specs';
 import { useWriteSheet } from '../entries/useWriteSheet';
@@ -28,6 +29,7 @@ export function Logbook({ view }: { view: MachineView }) {
     .map((entry) => ({ entry, day: dayOf(entry.on) }))
     .sort((a, b) => byOrder(b, a))
     .map(({ entry }) => entry);
+  const loose = looseEntries(view.standing);
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (
     <Section
@@ -38,6 +40,12 @@ export function Logbook({ view }: { view: MachineView }) {
       {entries.length === 0 && (
         <p className="text-soft">
           Nothing is written yet. Set the full charge first; then log gas as it goes in.
+        </p>
+      )}
+      {loose.length > 0 && (
+        <p className="mb-2 border-l-4 border-ochre pl-3">
+          Without effect, since no case ran on their day:{' '}
+          {loose.map(({ entry }) => `${ENTRY_WORDS[entry.kind]} of ${dateWords(entry.on)}`).join(', ')}.
         </p>
       )}
       <ol>

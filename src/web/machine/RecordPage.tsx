@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import type { EntryKind } from '../../core/logbook/entry';
 import { dayText } from '../../core/quantity/day';
 import { grams, massText } from '../../core/quantity/mass';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { type AdditionRate, PERCENT_SCALE } from '../../core/rules/leakRate';
 import { recordGaps } from '../../core/rules/recordGaps';
 import { useWriter } from '../app/writer';
 import { Button } from '../parts/Button';
@@ -189,15 +189,18 @@ function Additions({ view: { standing, system } }: { view: MachineView }) {
           percent(each.annualizing.millionths),
           percent(each.rolling.millionths),
           METHOD_WORDS[each.method],
-          Object.values(each.exceeds).includes(true)
-            ? 'yes'
-            : Object.values(each.exceeds).includes(null)
-              ? 'cannot be judged'
-              : 'no',
+          exceedsWords(each),
         ])}
       />
     </Section>
   );
+}
+
+function exceedsWords({ spell, gasDay, exceeds }: AdditionRate): string {
+  const answers = Object.values(exceeds);
+  if (spell.fullCharge === null || gasDay.unknown || answers.includes(null)) return 'cannot be judged';
+  if (answers.length === 0) return 'no rule covered';
+  return answers.includes(true) ? 'yes' : 'no';
 }
 
 /** A plain table; on a phone each row becomes a block with its headings. */
