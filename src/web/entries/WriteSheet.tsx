@@ -8,10 +8,9 @@ import { useWriter } from '../app/writer';
 import { useAppend, useMachine, useToday } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
-import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
 import { type Values, initialValues, madeOf } from './formValues';
@@ -93,17 +92,13 @@ function WriteForm({
       subtitle={`${machine.appliance.name} · ${machine.site.name}`}
       onClose={onClose}
       footer={
-        <>
-          <ApiError error={append.error} />
+        <SaveBar words="Save" saving={append} onSave={save}>
           {tried && !entry && (
             <p className="mb-2 font-semibold text-brick">
               {String(Object.keys(errors).length)} fields want another look.
             </p>
           )}
-          <Button weight="main" className="w-full" onClick={save} disabled={append.isPending}>
-            {append.isPending ? 'Saving…' : 'Save'}
-          </Button>
-        </>
+        </SaveBar>
       }
     >
       <p className="mb-3 text-soft">{spec.about}</p>

@@ -9,10 +9,9 @@ import { isFlammable } from '../../core/refrigerant/refrigerant';
 import { useWriter } from '../app/writer';
 import { useAppend, useCylinders } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
-import { ApiError } from '../parts/ApiError';
-import { Button } from '../parts/Button';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
 import { senseErrorWords } from '../words/refusals';
@@ -94,17 +93,13 @@ export function GasForm(props: Props) {
       subtitle={`${machine.appliance.name} · ${machine.site.name} · ${present.present.refrigerant.name}`}
       onClose={onClose}
       footer={
-        <>
-          <ApiError error={append.error} />
+        <SaveBar words={draft.supersedes ? 'Save the correction' : 'Save'} saving={append} onSave={save}>
           {tried && unanswered.length > 0 && (
             <p role="alert" className="mb-2 font-semibold text-ochre">
               Give a reason for what looks odd, above.
             </p>
           )}
-          <Button weight="main" className="w-full" onClick={save} disabled={append.isPending}>
-            {append.isPending ? 'Saving…' : draft.supersedes ? 'Save the correction' : 'Save'}
-          </Button>
-        </>
+        </SaveBar>
       }
     >
       <form

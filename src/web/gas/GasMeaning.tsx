@@ -1,7 +1,6 @@
 /** What this addition means in law: rates by both methods, threshold, headroom, what would fall due. */
 import type { Day } from '../../core/quantity/day';
 import { type MassSystem, grams, massText } from '../../core/quantity/mass';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { stateOf } from '../../core/rules/obligation';
 import type { Standing } from '../../core/rules/standing';
 import { rodOf } from '../../core/rules/summary';
@@ -10,8 +9,9 @@ import { WorkingDisclosure } from '../parts/Working';
 import { METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
 import { percentText, rodWords } from '../words/rod';
-import { annualizingWorking, headroomWorking, rollingWorking, verdicts } from '../words/working';
+import { headroomWorking } from '../words/working';
 import type { GasPreview } from './gasPreview';
+import { RateLines } from './RateLines';
 
 interface Props {
   preview: GasPreview | null;
@@ -61,42 +61,7 @@ function Rates({ preview, system }: { preview: GasPreview; system: MassSystem })
   }
   if (!rate)
     return <p>Nothing of this counts as leaked: it repays what was taken out, or it is a first charge.</p>;
-  const both = [
-    {
-      method: 'annualizing' as const,
-      millionths: rate.annualizing.millionths,
-      working: annualizingWorking(rate, after.ledger, system),
-    },
-    {
-      method: 'rolling' as const,
-      millionths: rate.rolling.millionths,
-      working: rollingWorking(rate, after.ledger, system),
-    },
-  ];
-  return (
-    <>
-      {both.map(({ method, millionths, working }) => (
-        <WorkingDisclosure
-          key={method}
-          label={`${millionths === null ? 'Unknown' : percentText(millionths / PERCENT_SCALE)} a year, ${METHOD_WORDS[method]}${method === rate.method ? ' (the method of this site)' : ''}`}
-          working={working}
-        />
-      ))}
-      {verdicts(rate).map(({ pack, threshold, exceeds, source }) => (
-        <p
-          key={pack}
-          className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}
-        >
-          {exceeds === null
-            ? `? ${pack}: cannot be judged against ${String(threshold)} %`
-            : exceeds
-              ? `◆ Exceeds ${String(threshold)} % (${pack})`
-              : `○ Stays within ${String(threshold)} % (${pack})`}
-          <span className="font-normal text-soft"> · {source}</span>
-        </p>
-      ))}
-    </>
-  );
+  return <RateLines rate={rate} ledger={after.ledger} system={system} />;
 }
 
 /** Duties that would be there with this entry and are not without it. */

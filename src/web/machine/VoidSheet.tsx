@@ -5,9 +5,8 @@ import { useWriter } from '../app/writer';
 import { useAppend } from '../data/queries';
 import { voidOf } from '../entries/voiding';
 import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
-import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
@@ -37,14 +36,7 @@ export function VoidSheet({
       title="Void this entry"
       subtitle={view.machine.appliance.name}
       onClose={onClose}
-      footer={
-        <>
-          <ApiError error={append.error} />
-          <Button weight="main" className="w-full" onClick={save} disabled={append.isPending}>
-            Void it
-          </Button>
-        </>
-      }
+      footer={<SaveBar words="Void it" saving={append} onSave={save} />}
     >
       <p className="mb-1 font-semibold">
         {ENTRY_WORDS[entry.kind]}, {dateWords(entry.on)}

@@ -7,15 +7,13 @@ import { stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';
 import { standingWith } from '../data/standing';
 import { massOf } from '../gas/gasDraft';
+import { RateLines } from '../gas/RateLines';
 import { TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
-import { WorkingDisclosure } from '../parts/Working';
-import { METHOD_WORDS, OBLIGATION_WORDS, PACK_WORDS } from '../words/codes';
+import { OBLIGATION_WORDS, PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { percentText, rodWords } from '../words/rod';
-import { annualizingWorking, rollingWorking, verdicts } from '../words/working';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { rodWords } from '../words/rod';
 import { whyWords } from '../words/why';
 import type { MachineView } from './machineView';
 
@@ -91,34 +89,7 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
         <RodDrawing size="full" rod={rodOf(thatDay)} system={system} />
         <p className="text-xl font-bold">{stateWords} after it</p>
         {rate ? (
-          <>
-            {verdicts(rate).map(({ pack, threshold, exceeds }) => (
-              <p
-                key={pack}
-                className={`font-semibold ${exceeds === true ? 'text-brick' : exceeds === null ? 'text-ochre' : 'text-green'}`}
-              >
-                {exceeds === null
-                  ? `? ${pack}: cannot be judged`
-                  : exceeds
-                    ? `◆ Exceeds ${String(threshold)} % (${pack})`
-                    : `○ Stays within ${String(threshold)} % (${pack})`}
-              </p>
-            ))}
-            {(['annualizing', 'rolling'] as const).map((method) => {
-              const { millionths } = rate[method];
-              return (
-                <WorkingDisclosure
-                  key={method}
-                  label={`${millionths === null ? 'Unknown' : percentText(millionths / PERCENT_SCALE)} a year, ${METHOD_WORDS[method]}`}
-                  working={
-                    method === 'annualizing'
-                      ? annualizingWorking(rate, thatDay.ledger, system)
-                      : rollingWorking(rate, thatDay.ledger, system)
-                  }
-                />
-              );
-            })}
-          </>
+          <RateLines rate={rate} ledger={thatDay.ledger} system={system} />
         ) : (
           <p>Nothing of it would count.</p>
         )}

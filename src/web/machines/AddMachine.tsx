@@ -12,9 +12,9 @@ import { useWriter } from '../app/writer';
 import { useAddMachine, useSites, useToday } from '../data/queries';
 import { massOf } from '../gas/gasDraft';
 import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
 import { CheckField, SelectField, TextField } from '../parts/Field';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../words/codes';
 
@@ -128,14 +128,7 @@ export function AddMachine({
       title="Add a machine"
       subtitle="One refrigerant circuit"
       onClose={onClose}
-      footer={
-        <>
-          <ApiError error={add.error} />
-          <Button weight="main" className="w-full" disabled={add.isPending} onClick={() => void save()}>
-            Save the machine
-          </Button>
-        </>
-      }
+      footer={<SaveBar words="Save the machine" saving={add} onSave={() => void save()} />}
     >
       <form onSubmit={(event) => void save(event)}>
         <TextField

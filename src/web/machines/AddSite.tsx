@@ -4,9 +4,8 @@ import { v7 as uuidv7 } from 'uuid';
 import { PACK_IDS, type PackId } from '../../core/logbook/fields';
 import { isTimezone } from '../../core/quantity/zone';
 import { useAddSite } from '../data/queries';
-import { ApiError } from '../parts/ApiError';
-import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { PACK_WORDS } from '../words/codes';
 
@@ -47,14 +46,7 @@ export function AddSite({ onClose }: { onClose: () => void }) {
     <Sheet
       title="Add a site"
       onClose={onClose}
-      footer={
-        <>
-          <ApiError error={add.error} />
-          <Button weight="main" className="w-full" disabled={add.isPending} onClick={() => void save()}>
-            Save the site
-          </Button>
-        </>
-      }
+      footer={<SaveBar words="Save the site" saving={add} onSave={() => void save()} />}
     >
       <form onSubmit={(event) => void save(event)}>
         <TextField

@@ -6,9 +6,8 @@ import type { Pack } from '../../core/rules/pack';
 import { useWriter } from '../app/writer';
 import { useAmend } from '../data/queries';
 import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
-import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { PACK_WORDS } from '../words/codes';
 import { figureLabel, figureText } from '../words/figures';
@@ -57,14 +56,7 @@ export function AmendSheet({
       title="Your own figure"
       subtitle={`${PACK_WORDS[pack.id]}: ${figureLabel(pack, placed.path) ?? ''}`}
       onClose={onClose}
-      footer={
-        <>
-          <ApiError error={amend.error} />
-          <Button weight="main" className="w-full" disabled={amend.isPending} onClick={() => void save()}>
-            Save your figure
-          </Button>
-        </>
-      }
+      footer={<SaveBar words="Save your figure" saving={amend} onSave={() => void save()} />}
     >
       <p className="mb-4">
         Now {present ? figureText(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}). Your

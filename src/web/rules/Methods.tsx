@@ -4,11 +4,11 @@ import { METHODS } from '../../core/logbook/fields';
 import type { Site } from '../../core/logbook/tables';
 import { parseDay } from '../../core/quantity/day';
 import { useChangeMethod, useSites } from '../data/queries';
-import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
 import { Choices } from '../parts/Choices';
 import { TextField } from '../parts/Field';
 import { Loaded, Section } from '../parts/Page';
+import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
@@ -64,14 +64,7 @@ function MethodSheet({ site, onClose }: { site: Site; onClose: () => void }) {
       title="Change the method"
       subtitle={site.name}
       onClose={onClose}
-      footer={
-        <>
-          <ApiError error={change.error} />
-          <Button weight="main" className="w-full" onClick={save} disabled={change.isPending}>
-            Save the change
-          </Button>
-        </>
-      }
+      footer={<SaveBar words="Save the change" saving={change} onSave={save} />}
     >
       <p className="mb-4 text-soft">
         One method for all machines of a site. The change holds from its day on; rates of earlier days stay as
