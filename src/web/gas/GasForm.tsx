@@ -21,6 +21,7 @@ import { undoing } from '../entries/voiding';
 import { WriterField } from './WriterField';
 import { type Direction, type GasDraft, correctionDraft, entryOf, freshDraft, massOf } from './gasDraft';
 import { previewOf } from './gasPreview';
+import { forgetDraft, keepDraft, keptDraft } from './keptDrafts';
 import { rememberMachine } from './logSheet';
 
 interface Props {
@@ -34,6 +35,8 @@ interface Props {
 
 function firstDraft({ machine, today, supersedes, leakId, direction }: Props): GasDraft {
   const target = machine.entries.find((entry) => entry.id === supersedes);
+  const kept = keptDraft(machine.appliance.id, supersedes);
+  if (kept) return kept;
   if (target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered')
     return correctionDraft(target);
   return { ...freshDraft(dayText(today), direction), leakId: leakId ?? '' };
@@ -47,16 +50,20 @@ export function GasForm(props: Props) {
   const append = useAppend();
   const [draft, setDraft] = useState<GasDraft>(() => firstDraft(props));
   const [tried, setTried] = useState(false);
-  const set = (change: Partial<GasDraft>) => setDraft((before) => ({ ...before, ...change }));
+  const set = (change: Partial<GasDraft>) => {
+    const next = { ...draft, ...change };
+    setDraft(next);
+    keepDraft(machine.appliance.id, next);
+  };
 
   const system = massSystemOf(machine.site);
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   // Small machines are charged in grams or ounces; their full charge tells which unit a bare number means.
   const unit = smallUnit(machine) ?? bareUnit(system);
   const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit);
-  const { entry: asIf } = entryOf(draft, machine.appliance.id, person?.id ?? 'nobody', unit);
-  const guess =
-    asIf ?? entryOf({ ...draft, correctionReason: 'as if' }, machine.appliance.id, 'nobody', unit).entry;
+  // What it would mean is shown before a reason is given or a writer chosen.
+  const asIf = { ...draft, correctionReason: draft.correctionReason || 'as if' };
+  const guess = entryOf(asIf, machine.appliance.id, person?.id ?? 'nobody', unit).entry;
   const preview = guess ? previewOf(guess, machine, cylinders, packs, today) : null;
   const senseError = preview?.sense.errors[0];
   const unanswered = preview?.sense.warnings.filter((warning) => !draft.accepted[warning]?.trim()) ?? [];
@@ -72,6 +79,7 @@ export function GasForm(props: Props) {
     append.mutate(entry, {
       onSuccess: () => {
         rememberMachine(machine.appliance.id);
+        forgetDraft(machine.appliance.id, draft.supersedes);
         toast.success(
           `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
           {
