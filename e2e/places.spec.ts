@@ -52,6 +52,7 @@ test('says who is writing, holds the chosen look, and shows that the seals are i
   await page.goto('/due');
   await page.getByRole('button', { name: 'Who is writing' }).click();
   await page.getByRole('radio', { name: /Marit Solane/ }).click();
+  await expect(page.getByRole('button', { name: 'Add and write as them' })).toBeDisabled();
   await page.getByRole('radio', { name: /Cold room/ }).click();
   await expect(page.getByText('every seal intact')).toBeVisible();
   await page.reload();

@@ -26,6 +26,7 @@ export const newEntry = entrySchema;
 export const newEntries = z.array(entrySchema).min(1);
 
 export const newSite = siteRow.safeExtend({ name: filledText, packs: z.array(z.enum(PACK_IDS)) });
+export const newPerson = personRow.safeExtend({ name: filledText });
 /** A machine with the full charge that is known of it, if any, as one step. */
 export const newMachine = z.object({
   appliance: applianceRow.safeExtend({ name: filledText }),

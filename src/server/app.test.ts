@@ -107,6 +107,17 @@ describe('the API', () => {
     expect((await post('/machines', twin)).body.errors?.[0]?.path).toBe('$.appliance.name');
   });
 
+  it('takes a new person once by name', async () => {
+    expect((await post('/people', { id: 'new-person', name: 'Linnea Orr' })).status).toBe(201);
+    expect((await post('/people', { id: 'other', name: ' linnea orr ' })).body.errors?.[0]?.path).toBe(
+      '$.name',
+    );
+    expect((await post('/people', { id: 'nameless', name: ' ' })).body.errors?.[0]?.path).toBe('$.name');
+    expect(
+      api.peopleAnswer.parse(await get('/people')).filter((each) => each.name === 'Linnea Orr'),
+    ).toHaveLength(1);
+  });
+
   it('changes a method and a figure from a day on, once, and refuses the same day again', async () => {
     const change = { from: '2026-11-10', method: 'rolling' };
     expect((await post('/sites/flowers/method', change)).status).toBe(201);

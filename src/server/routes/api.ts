@@ -80,6 +80,21 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
     response.status(201).json(site);
   });
 
+  router.post('/people', async (request, response) => {
+    const person = bodyOf(api.newPerson, request);
+    await store.database.write(async () => {
+      const people = await store.people();
+      if (people.some((each) => each.id === person.id)) return;
+      if (people.some((each) => sameName(each.name, person.name))) {
+        throw invalid([
+          { path: ['name'], message: 'is the name of somebody here already; add what tells them apart' },
+        ]);
+      }
+      await store.batch([store.insertPerson(person)]);
+    });
+    response.status(201).json(person);
+  });
+
   router.post('/sites/:id/method', async (request, response) => {
     const change = bodyOf(api.methodChange, request);
     const id = parameter(request, 'id');

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Choices } from '../parts/Choices';
 import { Sheet } from '../parts/Sheet';
 import { useVerify } from '../data/queries';
+import { AddPerson } from './AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
 import { useWriter } from './writer';
 
@@ -25,6 +26,7 @@ export function Settings({ onClose }: { onClose: () => void }) {
           words: each.role ? `${each.name}, ${each.role}` : each.name,
         }))}
       />
+      <AddPerson />
       <h2 className="mb-2 mt-6">Look</h2>
       <Choices
         label="Look"

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { z } from 'zod';
 import * as api from '../../contract/api';
 import type { Entry } from '../../core/logbook/entry';
-import type { Appliance, Site, Space } from '../../core/logbook/tables';
+import type { Appliance, Person, Site, Space } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import { type Day, dayOf } from '../../core/quantity/day';
 import { dayAt } from '../../core/quantity/zone';
@@ -40,6 +40,14 @@ export function useAppend() {
   const refresh = useRefreshing();
   return useMutation({
     mutationFn: (entry: Entry) => post(api.appended, '/entries', entry),
+    onSuccess: refresh,
+  });
+}
+
+export function useAddPerson() {
+  const refresh = useRefreshing();
+  return useMutation({
+    mutationFn: (person: Person) => post(z.unknown(), '/people', person),
     onSuccess: refresh,
   });
 }

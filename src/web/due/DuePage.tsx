@@ -90,25 +90,27 @@ function Board({ rows, certificates }: { rows: DueRow[]; certificates: Certifica
         )}
       </div>
       <aside>
-        <Section title="By trip">
-          <ul>
-            {trips(all).map((trip) => (
-              <li key={trip.siteId} className="rule-b">
-                <button
-                  type="button"
-                  aria-pressed={site === trip.siteId}
-                  className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
-                  onClick={() => setSite(trip.siteId)}
-                >
-                  <span className="font-semibold">{trip.siteName}</span>
-                  <span className="block text-soft">
-                    {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </Section>
+        {all.length > 0 && (
+          <Section title="By trip">
+            <ul>
+              {trips(all).map((trip) => (
+                <li key={trip.siteId} className="rule-b">
+                  <button
+                    type="button"
+                    aria-pressed={site === trip.siteId}
+                    className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
+                    onClick={() => setSite(trip.siteId)}
+                  >
+                    <span className="font-semibold">{trip.siteName}</span>
+                    <span className="block text-soft">
+                      {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </Section>
+        )}
         <NextToExceed />
         {certificates.length > 0 && (
           <Section title="Certificates ending">

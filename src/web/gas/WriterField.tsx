@@ -4,6 +4,13 @@ import { SelectField } from '../parts/Field';
 
 export function WriterField({ error }: { error?: string | undefined }) {
   const { people, person, choose } = useWriter();
+  if (people.length === 0) {
+    return (
+      <p className="mb-4 font-semibold text-ochre">
+        Nobody is on the list yet. Add your name under “Who?” first.
+      </p>
+    );
+  }
   if (person) return <p className="text-soft">Written by {person.name}.</p>;
   return (
     <SelectField
