@@ -54,6 +54,8 @@ function compareInstants(a: string | null, b: string | null): number {
   if (a === b) return 0;
   if (a === null) return -1;
   if (b === null) return 1;
+  // Written alike in universal time, instants order as texts do.
+  if (a.length === b.length && a.endsWith('Z') && b.endsWith('Z')) return compareText(a, b);
   return Date.parse(a) - Date.parse(b) || compareText(beyondMilliseconds(a), beyondMilliseconds(b));
 }
 

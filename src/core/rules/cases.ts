@@ -85,7 +85,7 @@ interface DayOfEntries {
 }
 
 /** Days on which anything happened that a case could care about. */
-export function caseDays(history: MachineHistory, rates: readonly AdditionRate[]): DayOfEntries[] {
+function caseDays(history: MachineHistory, rates: readonly AdditionRate[]): DayOfEntries[] {
   const days = new Map<Day, DayOfEntries>();
   const at = (day: Day): DayOfEntries => {
     const known = days.get(day);
@@ -106,8 +106,15 @@ export function casesOf(
   pack: Pack,
   history: MachineHistory,
   force: InForce,
-  days: readonly DayOfEntries[],
+  rates: readonly AdditionRate[],
 ): Case[] {
+  // Most machines never had anything that opens a case; they are spared the reading.
+  const mayOpen =
+    pack.opens === 'anyLeak'
+      ? history.leakWork.length > 0
+      : rates.some((rate) => judgement(rate, pack) === true);
+  if (!mayOpen) return [];
+  const days = caseDays(history, rates);
   // An `unrelatedLeak` reaches back to the day of its addition; what follows is then read anew.
   const unrelated = new Map<string, Day>();
   for (;;) {

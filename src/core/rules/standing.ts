@@ -8,7 +8,7 @@ import type { Appliance, Site } from '../logbook/tables';
 import type { Day } from '../quantity/day';
 import { type CalendarYear, calendarYears, chronicReports } from './calendarYears';
 import { type CaseStanding, caseStanding } from './caseDeadlines';
-import { caseDays, casesOf } from './cases';
+import { casesOf } from './cases';
 import { detectionDuties } from './detection';
 import { type OpenBalances, foldGas } from './gasDays';
 import { type HeadroomAnswer, headroom } from './headroom';
@@ -47,10 +47,9 @@ export function standingOf(history: MachineHistory, site: Site, packs: Packs = S
   const { account: leaks, shownRepairedOn } = foldLeaks(history.leakWork);
   const ledger = gasLedger(gasDays, shownRepairedOn, installedOn(history.appliance));
   const additions = additionRates(ledger, force);
-  const days = caseDays(history, additions);
   const stops = pauses(history.mothballings, gasDays);
   const byPack = force.packs.map((pack) =>
-    casesOf(pack, history, force, days).map((each) => caseStanding(each, history, force, stops)),
+    casesOf(pack, history, force, additions).map((each) => caseStanding(each, history, force, stops)),
   );
   const years = calendarYears(additions);
   const free = headroom(history, ledger, force, leaks);
