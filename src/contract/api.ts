@@ -36,7 +36,6 @@ export const newMachine = z.object({
 export const methodChange = z.object({ from: calendarDate, method: z.enum(METHODS) });
 export const newAmendment = amendmentSchema;
 
-export const place = z.object({ site: siteRow, spaces: z.array(spaceRow) });
 export const sitesAnswer = z.array(siteRow);
 export const peopleAnswer = z.array(personRow);
 export const cylindersAnswer = z.array(cylinderRow);

@@ -59,9 +59,6 @@ export function grams(exact: ExactGrams): number {
   return Number(halfUp(exact, FOUR_PLACES)) / 1e4;
 }
 
-/** Exact grams of a plain number of grams. */
-export const fromGrams = (value: number): ExactGrams => exactGrams({ value, unit: 'g' });
-
 export type MassRefusal =
   | { reason: 'empty' }
   | { reason: 'notAMass'; text: string }

@@ -4,7 +4,7 @@
  */
 import { type Day, addDays } from '../quantity/day';
 import { halfUp, scaledDecimal } from '../quantity/decimal';
-import { type ExactGrams, NO_MASS, grams } from '../quantity/mass';
+import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { LeakRateMethod } from '../logbook/fields';
 import type { MachineHistory } from '../logbook/history';
 import { type InForce, methodOn, spellOn } from './inForce';
@@ -133,7 +133,3 @@ function chainOfNext(
   const reach = firstIndexFrom(ledger, addDays(on, -WINDOW_REACH));
   return { from: Math.max(ledger.runStart[lastIndex] ?? lastIndex, reach), leakId };
 }
-
-/** Headroom in grams with 4 decimals; for tests and documents. */
-export const headroomGrams = (answer: HeadroomAnswer): number | null =>
-  answer.known ? grams(answer.headroom.free) : null;
