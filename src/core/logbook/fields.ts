@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { parseDay } from '../quantity/day';
 import { MASS_UNITS } from '../quantity/mass';
+import { GAUGE_UNITS } from '../quantity/units';
 import { isTimezone } from '../quantity/zone';
 import { REFRIGERANT_NAMES } from '../refrigerant/refrigerant';
 
@@ -52,8 +53,7 @@ export const mass = row({
   unit: z.enum(MASS_UNITS),
 });
 
-export const PRESSURE_UNITS = ['psig', 'bar', 'kPa', 'inHg'] as const;
-export const pressure = row({ value: z.number(), unit: z.enum(PRESSURE_UNITS) });
+export const pressure = row({ value: z.number(), unit: z.enum(GAUGE_UNITS) });
 
 export const refrigerantName = z.enum(REFRIGERANT_NAMES as [string, ...string[]]);
 export const timezone = z.string().refine(isTimezone, 'must be a time zone such as America/Chicago');

@@ -1,7 +1,7 @@
 /** Between what a form holds and the entry that it makes. */
 import { type Entry, entrySchema } from '../../core/logbook/entry';
 import { entryProblems } from '../../core/logbook/logbook';
-import { PRESSURE_UNITS } from '../../core/logbook/fields';
+import { GAUGE_UNITS } from '../../core/quantity/units';
 import { problemsOf } from '../../core/logbook/problems';
 import { dayOf } from '../../core/quantity/day';
 import type { Mass, MassUnit } from '../../core/quantity/mass';
@@ -147,7 +147,7 @@ function splitPart(line: string): { part: string; reason: string } {
 function readPressure(text: string): { value: unknown } | { error: string } {
   const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
   const unit =
-    PRESSURE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??
+    GAUGE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??
     (match?.[2] === '' ? 'psig' : undefined);
   if (!match || !unit) return { error: 'Type a pressure such as 150 psig, 10 bar or -12 inHg.' };
   return { value: { value: Number(match[1]), unit } };
