@@ -4,6 +4,8 @@ const below = {
   refrigerant: ['quantity', 'refrigerant'],
   logbook: ['quantity', 'refrigerant', 'logbook'],
   rules: ['quantity', 'refrigerant', 'logbook', 'rules'],
+  bench: ['quantity', 'refrigerant', 'bench'],
+  judge: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge'],
 };
 const coreRules = Object.entries(below).map(([room, allowed]) => ({
   name: `core-${room}-imports-downwards`,

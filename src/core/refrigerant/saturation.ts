@@ -56,10 +56,9 @@ export const hasGlide = (table: SaturationTable): boolean => table.dewPressure_P
 /** Pa absolute at a temperature in K, on the bubble or the dew line. */
 export function saturationPressure(table: SaturationTable, line: Line, temperature: number): Looked {
   const { from, to } = temperatureRange(table);
-  if (!(temperature >= from && temperature <= to))
-    return outside(table, 'temperature', temperature, from, to);
+  if (!within(temperature, from, to)) return outside(table, 'temperature', temperature, from, to);
   const pressures = pressuresOf(table, line);
-  const row = Math.min(Math.floor(temperature - from), pressures.length - 2);
+  const row = Math.min(Math.max(Math.floor(temperature - from), 0), pressures.length - 2);
   const low = from + row;
   const share = (1 / low - 1 / temperature) / (1 / low - 1 / (low + 1));
   const lnLow = Math.log(at(pressures, row));
@@ -69,7 +68,7 @@ export function saturationPressure(table: SaturationTable, line: Line, temperatu
 /** K at a pressure in Pa absolute: the exact inverse of `saturationPressure`. */
 export function saturationTemperature(table: SaturationTable, line: Line, pressure: number): Looked {
   const { from, to } = pressureRange(table, line);
-  if (!(pressure >= from && pressure <= to)) {
+  if (!within(pressure, from, to)) {
     return outside(table, line === 'bubble' ? 'bubblePressure' : 'dewPressure', pressure, from, to);
   }
   const pressures = pressuresOf(table, line);
@@ -120,8 +119,7 @@ export function saturatedState(
 
 function density(table: SaturationTable, rows: readonly number[], temperature: number): Looked {
   const { from, to } = temperatureRange(table);
-  if (!(temperature >= from && temperature <= to))
-    return outside(table, 'temperature', temperature, from, to);
+  if (!within(temperature, from, to)) return outside(table, 'temperature', temperature, from, to);
   const position = temperature - from;
   const first = Math.min(Math.max(Math.floor(position) - 1, 0), rows.length - 4);
   const x = position - first;
@@ -133,6 +131,11 @@ function density(table: SaturationTable, rows: readonly number[], temperature: n
     (x * (x - 1) * (x - 2) * Math.log(at(rows, first + 3))) / 6;
   return ok(Math.exp(ln));
 }
+
+/** An end of the table given in °F or bar may miss it by a last digit: that is still the end. */
+const FLOAT_DUST = 1e-12;
+const within = (given: number, from: number, to: number): boolean =>
+  given >= from * (1 - FLOAT_DUST) && given <= to * (1 + FLOAT_DUST);
 
 /** Index of the last row whose pressure is not above the given one; pressures rise strictly. */
 function lastNotAbove(pressures: readonly number[], pressure: number): number {

@@ -1,0 +1,78 @@
+/** Recovery cylinder: how much it may hold, how full it is, what still fits. kg, m³. */
+import { type SaturationTable, liquidDensity } from '../../refrigerant/saturation';
+import { refused } from '../../result';
+import { type Outcome, calculated, figure, notPositive } from '../calculated';
+
+export const FILL_LIMIT = 0.8;
+export const FILL_WARNING = 0.75;
+/** 77 °F, 25 °C, in K */
+const REFERENCE_K = 298.15;
+
+/** kg: 0.8 × water capacity × liquid density at 77 °F ÷ 1 kg/L. 23.8 L of a gas of 1.206 kg/L: 22.96 kg. */
+export const fillLimit = (waterCapacity: number, density: number): number =>
+  FILL_LIMIT * waterCapacity * density;
+
+export interface CylinderRoom {
+  /** kg of gas allowed */
+  limit: number;
+  /** kg in it now: gross − tare */
+  held: number;
+  /** kg that still fit; below nothing when it is too full */
+  room: number;
+  /** liquid's share of the bottle at 77 °F if all were liquid */
+  share: number;
+  state: 'ok' | 'nearlyFull' | 'tooFull';
+  /** kg on the scale at which to stop */
+  stopAt: number;
+}
+
+/**
+ * `gross` and `tare` kg, `waterCapacity` m³. Refuses another gas than the bottle holds, and a gross below the tare.
+ * Gases without liquid at 77 °F (above their critical point) are refused with the range of the table.
+ */
+export function cylinderRoom(input: {
+  table: SaturationTable;
+  /** what the bottle holds already, null when empty */
+  holds: string | null;
+  waterCapacity: number;
+  tare: number;
+  gross: number;
+}): Outcome<CylinderRoom> {
+  const { table, holds, waterCapacity, tare, gross } = input;
+  const bad = notPositive({ 'water capacity': waterCapacity, tare, 'weight now': gross });
+  if (bad) return bad;
+  if (holds !== null && holds !== table.name)
+    return refused({ reason: 'mixedGases', held: holds, given: table.name });
+  if (gross < tare) return refused({ reason: 'notInOrder', first: 'tare', second: 'weight now' });
+  const density = liquidDensity(table, REFERENCE_K);
+  if (!density.ok) return density;
+  const limit = fillLimit(waterCapacity, density.value);
+  const held = gross - tare;
+  const share = held / (waterCapacity * density.value);
+  return calculated(
+    {
+      limit,
+      held,
+      room: limit - held,
+      share,
+      state: share > FILL_LIMIT ? 'tooFull' : share >= FILL_WARNING ? 'nearlyFull' : 'ok',
+      stopAt: tare + limit,
+    },
+    {
+      formula: 'limit = 0.8 × water capacity × liquid density at 77 °F; room = limit − (weight now − tare)',
+      figures: [
+        figure('water capacity', 'volume', waterCapacity),
+        figure('liquid density at 77 °F', 'density', density.value),
+        figure('limit', 'mass', limit),
+        figure('tare', 'mass', tare),
+        figure('weight now', 'mass', gross),
+        figure('held', 'mass', held),
+        figure('room', 'mass', limit - held),
+        figure('filled', 'share', share),
+      ],
+      source: 'Recovery cylinders: 80 % of the volume as liquid at 77 °F (25 °C)',
+      validity:
+        'The stamp on the bottle and its test date rule; a lower limit there comes first. Oil takes room too.',
+    },
+  );
+}

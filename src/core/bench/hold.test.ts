@@ -1,0 +1,297 @@
+/** The standing pressure test: hand-worked ends, verdicts at their edges, and losses by an integration in small steps. */
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { loadSaturation } from '../refrigerant/tables';
+import { ATMOSPHERE, OUNCE, asPsig, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
+import { type Gauge, type HoldReading, expectedPressure, judgeHold } from './hold';
+import { fallFor, holdLoss, standingTime } from './holdLoss';
+import { gasDensity, release } from './release';
+
+const PSI = 6894.757293168;
+const YEAR = 365 * 86_400;
+const r134a = await loadSaturation('R-134a');
+const r448a = await loadSaturation('R-448A');
+const gauge: Gauge = { resolution: PSI, temperatureDoubt: 0 };
+const noLimits = { design: null, working: null };
+
+describe('expected end pressure', () => {
+  test.each([
+    // (100 + 14.696) × 499.67/534.67 − 14.696
+    ['100 psig at 75 °F, cooled to 40 °F', 100, 75, 40, 1, 92.49],
+    // (200 + 14.696) × 559.67/519.67 − 14.696 = 216.5256
+    ['200 psig at 60 °F, warmed to 100 °F', 200, 60, 100, 1, 216.53],
+    // half of it cooled: 114.696 ÷ (0.5 × 534.67/499.67 + 0.5) − 14.696
+    ['only half of the volume cooled', 100, 75, 40, 0.5, 96.12],
+    ['nothing changed its temperature', 150, 70, 20, 0, 150],
+  ])('%s', (_, start, warm, cold, changedShare, expected) => {
+    const found = expectedPressure({
+      start: psig(start),
+      startTemperature: fahrenheit(warm),
+      endTemperature: fahrenheit(cold),
+      changedShare,
+    });
+    expect(asPsig(valueOf(found))).toBeCloseTo(expected, 2);
+  });
+
+  test('warmer gas never stands lower, and a larger share only moves it further', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 250, max: 320, noNaN: true }),
+        fc.double({ min: 0.1, max: 30, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        (temperature, warmer, share) => {
+          const end = (changedShare: number, endTemperature: number): number =>
+            valueOf(
+              expectedPressure({ start: 1e6, startTemperature: temperature, endTemperature, changedShare }),
+            );
+          expect(end(share, temperature + warmer)).toBeGreaterThan(1e6);
+          expect(end(1, temperature + warmer)).toBeGreaterThan(end(share, temperature + warmer));
+        },
+      ),
+    );
+  });
+
+  test('a share beyond the whole is refused', () => {
+    expect(
+      refusalOf(
+        expectedPressure({ start: 1e6, startTemperature: 290, endTemperature: 280, changedShare: 1.2 }),
+      ),
+    ).toMatchObject({ reason: 'outOfRange', field: 'share that changed', to: 1 });
+  });
+});
+
+const hold = (readings: [number, number, number][], rest: Partial<Parameters<typeof judgeHold>[0]> = {}) =>
+  judgeHold({
+    readings: readings.map(([minutes, pounds, degrees]): HoldReading => ({
+      at: minutes * 60,
+      pressure: psig(pounds),
+      temperature: fahrenheit(degrees),
+    })),
+    changedShare: 1,
+    gauge,
+    limits: noLimits,
+    matters: null,
+    ...rest,
+  });
+
+describe('verdict', () => {
+  test('a fall that temperature explains is holding, with the loss that could hide', () => {
+    const found = valueOf(
+      hold([
+        [0, 100, 75],
+        [60, 92.5, 40],
+      ]),
+    );
+    // A 1-psi division at both ends: 2 × √(2/12) = 0.8165 psi either way.
+    expect(found.doubt / PSI).toBeCloseTo(0.8165, 3);
+    expect(found.verdict.kind).toBe('holding');
+    if (found.verdict.kind === 'holding')
+      expect((found.verdict.lossAtMost * 3600) / PSI).toBeCloseTo(0.82, 1);
+  });
+
+  test('the same fall without a change of temperature is losing 7.5 psi an hour', () => {
+    const found = valueOf(
+      hold([
+        [0, 100, 75],
+        [60, 92.5, 75],
+      ]),
+    );
+    expect(found.verdict).toMatchObject({ kind: 'losing' });
+    if (found.verdict.kind === 'losing') expect((found.verdict.rate * 3600) / PSI).toBeCloseTo(7.5, 9);
+  });
+
+  test('ten minutes cannot show a loss of 1 psi an hour; it says how long', () => {
+    const matters = PSI / 3600;
+    const found = valueOf(
+      hold(
+        [
+          [0, 100, 75],
+          [10, 100, 75],
+        ],
+        { matters },
+      ),
+    );
+    expect(found.verdict.kind).toBe('cannotTell');
+    // 0.8165 psi ÷ 1 psi an hour = 48.99 minutes
+    if (found.verdict.kind === 'cannotTell') expect(found.verdict.untilS / 60).toBeCloseTo(48.99, 1);
+    const later = valueOf(
+      hold(
+        [
+          [0, 100, 75],
+          [49.1, 100, 75],
+        ],
+        { matters },
+      ),
+    );
+    expect(later.verdict.kind).toBe('holding');
+  });
+
+  test('a doubtful thermometer widens what cannot be told', () => {
+    const found = valueOf(
+      hold(
+        [
+          [0, 100, 75],
+          [60, 98, 75],
+        ],
+        { gauge: { resolution: PSI, temperatureDoubt: 10 } },
+      ),
+    );
+    expect(found.verdict.kind).toBe('holding');
+    expect(found.doubt / PSI).toBeGreaterThan(2);
+  });
+
+  test('more pressure than temperature explains is no pass', () => {
+    expect(
+      valueOf(
+        hold([
+          [0, 100, 75],
+          [60, 104, 75],
+        ]),
+      ).verdict.kind,
+    ).toBe('risen');
+  });
+
+  test('never above the design pressure: refused with both figures', () => {
+    expect(
+      refusalOf(
+        hold(
+          [
+            [0, 300, 75],
+            [60, 300, 75],
+          ],
+          { limits: { design: psig(250), working: null } },
+        ),
+      ),
+    ).toEqual({ reason: 'aboveDesignPressure', given: psig(300), limit: psig(250) });
+  });
+
+  test('a test below the pressure that the section runs at is weak evidence', () => {
+    const found = valueOf(
+      hold(
+        [
+          [0, 100, 75],
+          [60, 100, 75],
+        ],
+        { limits: { design: null, working: psig(220) } },
+      ),
+    );
+    expect(found.weak).toEqual(['belowWorkingPressure']);
+  });
+
+  test('a fall that slows down shows gas still taking the temperature of the pipes', () => {
+    const unsettled = hold([
+      [0, 150, 70],
+      [20, 141, 70],
+      [40, 136, 70],
+      [60, 134.5, 70],
+    ]);
+    expect(valueOf(unsettled).weak).toContain('tailNotSettled');
+    const steady = hold([
+      [0, 150, 70],
+      [20, 148, 70],
+      [40, 146, 70],
+      [60, 144, 70],
+    ]);
+    expect(valueOf(steady).weak).toEqual([]);
+  });
+
+  test('one reading is no hold', () => {
+    expect(refusalOf(hold([[0, 100, 75]]))).toEqual({ reason: 'tooFewReadings', have: 1, need: 2 });
+    expect(
+      refusalOf(
+        hold([
+          [10, 100, 75],
+          [10, 99, 75],
+        ]),
+      ),
+    ).toMatchObject({ reason: 'notPositive' });
+  });
+});
+
+describe('loss as gas a year', () => {
+  const section = { table: r134a, volume: 0.02, test: psig(150), working: psig(150), atmosphere: ATMOSPHERE };
+
+  test('nitrogen lost: 20 L falling 1 psi an hour at 20 °C', () => {
+    const found = valueOf(holdLoss(section, PSI / 3600));
+    // V dp/dt M/(R T) = 0.02 × 1.91521 × 0.0280134/(8.314462 × 293.15) kg/s
+    expect(found.nitrogen).toBeCloseTo((0.02 * 1.915210359 * 0.0280134) / (8.314462618 * 293.15), 15);
+    // Same pressure, other gas: throughput × 17.6/12.
+    expect(found.serviceThroughput / found.testThroughput).toBeCloseTo(17.6 / 12, 9);
+    expect(found.refrigerant).toBeCloseTo(
+      (0.02 * 1.915210359 * (17.6 / 12) * 0.102032) / (8.314462618 * 293.15),
+      12,
+    );
+  });
+
+  test('a higher working pressure drives more through: (p² − pa²) in the ratio', () => {
+    const hot = valueOf(holdLoss({ ...section, working: psig(300) }, 1)).refrigerant;
+    const same = valueOf(holdLoss(section, 1)).refrigerant;
+    const [a, b] = [314.695949, 164.695949];
+    expect(hot / same).toBeCloseTo((a ** 2 - 14.695949 ** 2) / (b ** 2 - 14.695949 ** 2), 5);
+  });
+
+  test('integrated in small steps, the section falls as foretold', () => {
+    // A leak of 8 oz a year at work; the nitrogen pressure is stepped down by its own laminar flow.
+    const rate = (8 * OUNCE) / YEAR;
+    const fall = fallFor(section, rate);
+    const atTest = fall * section.volume;
+    let pressure = section.test;
+    for (let second = 0; second < 86_400; second += 10) {
+      const flow = (atTest * (pressure ** 2 - ATMOSPHERE ** 2)) / (section.test ** 2 - ATMOSPHERE ** 2);
+      pressure -= (flow / section.volume) * 10;
+    }
+    expect((section.test - pressure) / (fall * 86_400)).toBeCloseTo(1, 2);
+    expect(valueOf(holdLoss(section, fall)).refrigerant).toBeCloseTo(rate, 15);
+  });
+
+  test('how long must it stand: until the fall is as large as the doubt, and then it shows', () => {
+    const rate = (8 * OUNCE) / YEAR;
+    const found = valueOf(standingTime(section, rate, gauge));
+    expect(found.fall * found.seconds).toBeCloseTo(found.doubt, 6);
+    const bigger = valueOf(standingTime({ ...section, volume: 0.2 }, rate, gauge));
+    expect(bigger.seconds / found.seconds).toBeCloseTo(10, 6);
+    const finer = valueOf(standingTime(section, rate, { resolution: PSI / 10, temperatureDoubt: 0 }));
+    expect(finer.seconds / found.seconds).toBeCloseTo(0.1, 6);
+  });
+
+  test('a section in vacuum has no such leak: refused', () => {
+    expect(refusalOf(holdLoss({ ...section, working: 5e4 }, 1))).toMatchObject({
+      reason: 'notAboveAtmosphere',
+      field: 'working pressure',
+    });
+  });
+});
+
+describe('gas let go by opening', () => {
+  test('2 L of R-134a vapour left at 30 psig and 21 °C: about 28 g', () => {
+    const found = valueOf(
+      release({ table: r134a, volume: 0.002, left: psig(30), temperature: celsius(21), traceShare: 1 }),
+    );
+    // Ideal gas: 308,168 Pa × 0.102032 ÷ (8.314 × 294.15) = 12.86 kg/m³; the real vapour is some 6 % denser.
+    expect(found.density).toBeGreaterThan(12.86);
+    expect(found.density).toBeLessThan(12.86 * 1.12);
+    expect(found.mass).toBeCloseTo(found.density * 0.002, 12);
+    expect(found.liquidPresent).toBe(false);
+  });
+
+  test('at saturation liquid may be left, and the density is that of the table', () => {
+    const dense = gasDensity(r134a, 700_000, celsius(25));
+    expect(dense.ok && dense.value.liquidPresent).toBe(true);
+    expect(dense.ok && dense.value.density).toBeCloseTo(
+      r134a.vapourDensity_kg_m3[25 - r134a.firstTemperature_C] ?? 0,
+      6,
+    );
+  });
+
+  test('far below the table the vapour is ideal', () => {
+    const dense = gasDensity(r448a, 5000, celsius(20));
+    expect(dense.ok && dense.value.density).toBeCloseTo((5000 * 0.08628345) / (8.314462618 * 293.15), 6);
+  });
+
+  test('nitrogen with a tenth of trace lets go about a tenth', () => {
+    const input = { table: r134a, volume: 0.01, left: psig(100), temperature: celsius(20) };
+    const whole = valueOf(release({ ...input, left: psig(100) * 0.1, traceShare: 1 })).mass;
+    expect(valueOf(release({ ...input, traceShare: 0.1 })).mass).toBeCloseTo(whole, 9);
+    expect(refusalOf(release({ ...input, traceShare: 2 }))).toMatchObject({ reason: 'outOfRange' });
+  });
+});

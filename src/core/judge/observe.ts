@@ -1,0 +1,95 @@
+/**
+ * Numbers into readings: pressures and temperatures against saturation and the targets of this box. Pa absolute, K.
+ * A number that the table cannot place gives no reading; it is left out and named, never guessed.
+ */
+import { type SaturationTable, saturationTemperature } from '../refrigerant/saturation';
+import { type BenchRefusal, fahrenheitDegrees } from '../bench/calculated';
+import { standingCheck } from '../bench/standingCheck';
+import { bandOf, subcooling, superheat, SUBCOOLING, SUPERHEAT } from '../bench/superheat';
+import type { Observed } from './readings';
+
+export interface Numbers {
+  table: SaturationTable;
+  atmosphere: number;
+  suction: number | null;
+  head: number | null;
+  suctionLine: number | null;
+  liquidLine: number | null;
+  box: number | null;
+  ambient: number | null;
+  /** K between box and coil, and between ambient and condensing */
+  difference: number;
+  split: number;
+  /** at rest, compressor off long enough */
+  standing: number | null;
+  /** share of the rated current */
+  ampsShare: number | null;
+}
+
+/** Nearer to its target than this counts as normal, K of saturation. */
+const NORMAL_K = fahrenheitDegrees(7);
+/** A head within this of ambient saturation condenses next to nothing, K. */
+const NEAR_AMBIENT_K = fahrenheitDegrees(6);
+const AMPS = { low: 0.7, high: 1.05 } as const;
+const NO_SUBCOOLING_K = fahrenheitDegrees(2);
+
+export interface Read {
+  observed: Observed;
+  refusals: readonly BenchRefusal[];
+}
+
+export function observe(numbers: Numbers): Read {
+  const refusals: BenchRefusal[] = [];
+  const keep = <Value>(
+    outcome: { ok: true; value: Value } | { ok: false; refusal: BenchRefusal },
+  ): Value | null => {
+    if (outcome.ok) return outcome.value;
+    refusals.push(outcome.refusal);
+    return null;
+  };
+  const { table, suction, head, suctionLine, liquidLine, box, ambient, ampsShare } = numbers;
+  const found: { -readonly [R in keyof Observed]: Observed[R] } = {};
+  if (suction !== null) {
+    if (suction < numbers.atmosphere) found.suction = 'vacuum';
+    else if (box !== null) {
+      const at = keep(saturationTemperature(table, 'dew', suction));
+      const goal = box - numbers.difference;
+      if (at !== null) found.suction = sided(at, goal, NORMAL_K);
+    }
+  }
+  if (head !== null && ambient !== null) {
+    const at = keep(saturationTemperature(table, 'bubble', head));
+    const goal = ambient + numbers.split;
+    if (at !== null) found.head = at < ambient + NEAR_AMBIENT_K ? 'nearAmbient' : sided(at, goal, NORMAL_K);
+  }
+  if (suction !== null && suctionLine !== null) {
+    const state = keep(superheat({ table, suction, lineTemperature: suctionLine }));
+    if (state) found.superheat = BANDS[bandOf(state.value.difference, SUPERHEAT)];
+  }
+  if (head !== null && liquidLine !== null) {
+    const state = keep(subcooling({ table, liquid: head, lineTemperature: liquidLine }));
+    if (state)
+      found.subcooling =
+        state.value.difference < NO_SUBCOOLING_K ? 'none' : BANDS[bandOf(state.value.difference, SUBCOOLING)];
+  }
+  if (numbers.standing !== null && ambient !== null) {
+    const check = keep(
+      standingCheck({
+        table,
+        standing: numbers.standing,
+        ambient,
+        doubt: fahrenheitDegrees(3),
+        resolution: 7000,
+      }),
+    );
+    if (check) found.standing = STANDING[check.value.verdict];
+  }
+  if (ampsShare !== null) found.amps = BANDS[bandOf(ampsShare, AMPS)];
+  return { observed: found, refusals };
+}
+
+const BANDS = { below: 'low', within: 'normal', above: 'high' } as const;
+const STANDING = { liquidPresent: 'saturation', vapourOnly: 'below', airOrWrongGas: 'above' } as const;
+
+const sided = (value: number, goal: number, width: number): 'low' | 'normal' | 'high' =>
+  BANDS[bandOf(value, { low: goal - width, high: goal + width })];
