@@ -4,6 +4,7 @@ import { entrySchema } from '../core/logbook/entry';
 import { METHODS, PACK_IDS, calendarDate, filledText, id } from '../core/logbook/fields';
 import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from '../core/logbook/tables';
 import { amendmentSchema } from '../core/rules/amend';
+import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
 import type { Why } from '../core/rules/obligation';
 import type { MachineSummary } from '../core/rules/summary';
 import type { ApplianceStanding } from '../core/rules/standingDocument';
@@ -87,6 +88,16 @@ export const dueAnswer = z.object({
     z.object({ personId: id, name: z.string(), scheme: z.string(), expires: calendarDate }),
   ),
 });
+
+/** What each machine's own additions say of its leak: the ground of a forecast, reckoned in the browser. */
+export const leakingAnswer = z.array(
+  z.object({
+    applianceId: id,
+    leaking: z.custom<{ ok: true; machine: LeakingMachine } | { ok: false; why: NoForecast }>(
+      (value) => typeof value === 'object' && value !== null,
+    ),
+  }),
+);
 
 export const appended = z.object({ entries: z.array(entrySchema), machines: z.array(z.string()) });
 export const rulesAnswer = z.object({

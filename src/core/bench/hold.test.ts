@@ -1,6 +1,7 @@
 /** The standing pressure test: hand-worked ends, verdicts at their edges, and losses by an integration in small steps. */
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { toSi } from '../quantity/measure';
 import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, OUNCE, asPsig, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
 import { type Gauge, type HoldReading, expectedPressure, judgeHold } from './hold';
@@ -46,6 +47,31 @@ describe('expected end pressure', () => {
             );
           expect(end(share, temperature + warmer)).toBeGreaterThan(1e6);
           expect(end(1, temperature + warmer)).toBeGreaterThan(end(share, temperature + warmer));
+        },
+      ),
+    );
+  });
+
+  test('psig and °F, or bar and °C: the same test has the same end', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 400, noNaN: true }),
+        fc.double({ min: 0, max: 110, noNaN: true }),
+        fc.double({ min: 0, max: 110, noNaN: true }),
+        (pounds, warm, cold) => {
+          const us = expectedPressure({
+            start: toSi('pressure', pounds, 'psig'),
+            startTemperature: toSi('temperature', warm, '°F'),
+            endTemperature: toSi('temperature', cold, '°F'),
+            changedShare: 1,
+          });
+          const metric = expectedPressure({
+            start: toSi('pressure', (pounds * 6894.757293168) / 1e5, 'bar'),
+            startTemperature: toSi('temperature', (warm - 32) / 1.8, '°C'),
+            endTemperature: toSi('temperature', (cold - 32) / 1.8, '°C'),
+            changedShare: 1,
+          });
+          expect(valueOf(us) / valueOf(metric)).toBeCloseTo(1, 12);
         },
       ),
     );

@@ -34,9 +34,9 @@ describe('dates at one rate', () => {
 
   test('annualizing: at 0.06 a day of 100 it is 21.9 % a year, exceeded from the first day', () => {
     const annualizing = { ...machine, threshold: { percent: 20, method: 'annualizing' as const } };
-    expect(datesAt({ ...annualizing, daysSinceGas: 10, missing: 0.6 }, 0.06).exceeds).toBe(0);
+    expect(datesAt({ ...annualizing, daysSinceGas: 10 }, 0.06).exceeds).toBe(0);
     // At 0.05 it is 18.25 %: never within the year; after it the days count as 365 and the loss goes on.
-    expect(datesAt({ ...annualizing, daysSinceGas: 10, missing: 0.5 }, 0.05).exceeds).toBeCloseTo(390, 9);
+    expect(datesAt({ ...annualizing, daysSinceGas: 10 }, 0.05).exceeds).toBeCloseTo(390, 9);
   });
 
   test('no threshold never exceeds', () => {
@@ -65,7 +65,7 @@ describe('dates at one rate', () => {
           const found = datesAt(made, rate).exceeds;
           let searched = Infinity;
           for (let day = 0; day <= 3000 && searched === Infinity; day += 1) {
-            const lost = made.missing + rate * day;
+            const lost = made.missing + rate * (made.daysSinceGas + day);
             const held = made.additions
               .filter((each) => each.daysAgo + day < 365)
               .reduce((sum, each) => sum + each.mass, 0);

@@ -9,7 +9,7 @@ import type { LeakRateMethod } from '../logbook/fields';
 export interface LeakingMachine {
   /** kg */
   fullCharge: number;
-  /** kg lost since the machine was full */
+  /** kg that were missing when gas was last added; 0 where it was filled to full */
   missing: number;
   /** kg a day, and its relative standard deviation */
   rate: number;
@@ -17,7 +17,7 @@ export interface LeakingMachine {
   /** share of the full charge below which it no longer does its work */
   workingMinimum: number;
   threshold: { percent: number; method: LeakRateMethod } | null;
-  /** days since gas was last added; at most 365 count */
+  /** days since gas was last added: it has leaked since then */
   daysSinceGas: number;
   /** additions that the rolling window of a year still holds */
   additions: readonly { daysAgo: number; mass: number }[];
@@ -33,7 +33,8 @@ const YEAR = 365;
 
 /** Both dates at a rate in kg a day. */
 export function datesAt(machine: LeakingMachine, rate: number): Dates {
-  return { short: shortAt(machine, rate), exceeds: exceedsAt(machine, rate) };
+  const today = { ...machine, missing: machine.missing + rate * machine.daysSinceGas };
+  return { short: shortAt(today, rate), exceeds: exceedsAt(today, rate) };
 }
 
 function shortAt({ fullCharge, missing, workingMinimum }: LeakingMachine, rate: number): number {
@@ -41,7 +42,7 @@ function shortAt({ fullCharge, missing, workingMinimum }: LeakingMachine, rate: 
   return left <= 0 ? 0 : left / rate;
 }
 
-/** First day on which filling up to full would exceed the threshold, strictly. */
+/** Here and below `missing` is what is missing today. First day on which filling up to full would exceed the threshold, strictly. */
 function exceedsAt(machine: LeakingMachine, rate: number): number {
   if (!machine.threshold) return Infinity;
   const allowed = (machine.threshold.percent / 100) * machine.fullCharge;

@@ -74,10 +74,10 @@ export const UNITS = {
   },
   volume: {
     gal: unit(231 * CUBIC_INCH_M3, 2, 'gal', 'gallon', 'gallons'),
-    ft3: unit(CUBIC_FOOT_M3, 3, 'ft3', 'ft³', 'cu ft', 'cf'),
-    in3: unit(CUBIC_INCH_M3, 1, 'in3', 'in³', 'cu in'),
+    'ft³': unit(CUBIC_FOOT_M3, 3, 'ft3', 'ft³', 'cu ft', 'cf'),
+    'in³': unit(CUBIC_INCH_M3, 1, 'in3', 'in³', 'cu in'),
     L: unit(1e-3, 2, 'l', 'litre', 'litres', 'liter', 'liters'),
-    cm3: unit(1e-6, 1, 'cm3', 'cm³', 'ml', 'cc'),
+    'cm³': unit(1e-6, 1, 'cm3', 'cm³', 'ml', 'cc'),
   },
   flow: {
     cfm: unit(CUBIC_FOOT_M3 / 60, 1, 'cfm', 'ft3/min'),
@@ -114,8 +114,15 @@ export const UNITS = {
   pressureRate: {
     'psi/h': unit(PSI_PA / 3600, 3, 'psi/h'),
     'kPa/h': unit(1e3 / 3600, 3, 'kpa/h'),
+  },
+  vacuumRate: {
     'micron/min': unit(0.1333223684 / 60, 1, 'micron/min', 'microns/min'),
     'Pa/min': unit(1 / 60, 3, 'pa/min'),
+  },
+  /** money for a kilogram */
+  gasPrice: {
+    'a lb': unit(1 / POUND_KG, 2, 'a lb', '/lb'),
+    'a kg': unit(1, 2, 'a kg', '/kg'),
   },
   share: { '%': unit(0.01, 1, '%', 'percent') },
   bubbleRate: { 'bubbles/min': unit(1 / 60, 1, 'bubbles/min', '/min') },

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import * as api from '../../contract/api';
 import { type Problem, problemsOf } from '../../core/logbook/problems';
 import { amended } from '../../core/rules/amend';
+import { leakingMachines } from '../leaking';
 import { exportLogbook, verifyChain } from '../logbooks';
 import { dueBoard, machineRows } from '../board';
 import { conflict, invalid, notFound } from '../problem';
@@ -38,6 +39,7 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
     await judging.refresh();
     return dueBoard(store, clock);
   });
+  get('/leaking', () => leakingMachines(store, judging));
   get('/verify', () => verifyChain(store));
   get('/rules', async () => ({ amendments: await store.amendments() }));
   router.get('/logbook', async (_request, response) => {

@@ -1,4 +1,5 @@
 /** Routes and what they all stand in. */
+import { Suspense, lazy } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
@@ -12,6 +13,7 @@ import { NotFound } from './NotFound';
 import { Shell } from './Shell';
 import { WriterProvider } from './writer';
 
+const BenchRoute = lazy(() => import('../bench/BenchRoute'));
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 
 export function App() {
@@ -28,6 +30,14 @@ export function App() {
               <Route path="machines/:id/record" element={<RecordPage />} />
               <Route path="machines/:id/cases/:pack/:openedOn" element={<CasePage />} />
               <Route path="rules" element={<RulesPage />} />
+              <Route
+                path="bench/*"
+                element={
+                  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+                    <BenchRoute />
+                  </Suspense>
+                }
+              />
               <Route path="*" element={<NotFound />} />
             </Route>
           </Routes>

@@ -18,6 +18,7 @@ export const useSites = () => useGet(['sites'], api.sitesAnswer, '/sites');
 export const useCylinders = () => useGet(['cylinders'], api.cylindersAnswer, '/cylinders');
 export const useMachines = () => useGet(['machines'], api.machinesAnswer, '/machines');
 export const useDue = () => useGet(['due'], api.dueAnswer, '/due');
+export const useLeaking = () => useGet(['leaking'], api.leakingAnswer, '/leaking');
 export const useRules = () => useGet(['rules'], api.rulesAnswer, '/rules');
 export const useVerify = () => useGet(['verify'], api.verifyAnswer, '/verify');
 export const useMachine = (id: string) =>

@@ -8,6 +8,7 @@ import { exactGrams, grams, massText } from '../../core/quantity/mass';
 import { isFlammable } from '../../core/refrigerant/refrigerant';
 import { useWriter } from '../app/writer';
 import { useAppend, useCylinders } from '../data/queries';
+import { rememberMachine } from '../data/recentMachines';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
@@ -22,7 +23,6 @@ import { WriterField } from './WriterField';
 import { type Direction, type GasDraft, correctionDraft, entryOf, freshDraft, massOf } from './gasDraft';
 import { previewOf } from './gasPreview';
 import { forgetDraft, keepDraft, keptDraft } from './keptDrafts';
-import { rememberMachine } from './logSheet';
 
 interface Props {
   machine: Machine;

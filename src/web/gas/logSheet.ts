@@ -1,4 +1,4 @@
-/** Opens the log-gas sheet from anywhere by the address, and remembers the machines used last. */
+/** Opens the log-gas sheet from anywhere by the address. */
 import { useSearchParams } from 'react-router';
 
 const LOG_KEYS = ['log', 'machine', 'supersedes', 'leak', 'direction'];
@@ -23,10 +23,4 @@ export function useLogSheet() {
       setParams(next);
     },
   };
-}
-
-const RECENT_KEY = 'abacus.recentMachines';
-export const recentIds = (): string[] => (localStorage.getItem(RECENT_KEY) ?? '').split(' ').filter(Boolean);
-export function rememberMachine(id: string): void {
-  localStorage.setItem(RECENT_KEY, [id, ...recentIds().filter((each) => each !== id)].slice(0, 5).join(' '));
 }

@@ -112,6 +112,12 @@ export function entryWords(entry: Entry, system: MassSystem): string {
     case 'reportFiled':
       return `for ${String(entry.year)}`;
     default:
-      return '';
+      return toolSummary(entry);
   }
+}
+
+/** Entries of a tool carry their line in the words of the service record. */
+function toolSummary(entry: Entry): string {
+  const { summary } = entry as { summary?: unknown };
+  return typeof summary === 'string' ? summary : '';
 }

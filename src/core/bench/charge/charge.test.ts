@@ -181,6 +181,11 @@ describe('full charge by components', () => {
     });
   });
 
+  test('a 28 mm line with 1 mm wall holds 0.531 L a metre', () => {
+    expect(valueOf(lineVolume({ outside: 0.028, wall: 0.001, length: 1 })) * 1000).toBeCloseTo(0.5309, 4);
+    expect(valueOf(lineVolume({ outside: 0.028, wall: 0.001, length: 20 })) * 1000).toBeCloseTo(10.619, 3);
+  });
+
   test('liquid line, half a receiver and a condenser of R-134a at 40 °C', () => {
     const at40 = (column: readonly number[]): number => column[40 - r134a.firstTemperature_C] ?? 0;
     const liquid = at40(r134a.liquidDensity_kg_m3);

@@ -4,6 +4,7 @@ import { describe, expect, test } from 'vitest';
 import { CURVE_KINDS, type CurveKind, vacuumCurve } from '../../testkit/vacuumCurves';
 import { celsius, microns, refusalOf, valueOf } from '../../testkit/bench';
 import { judgeRise } from './judgeRise';
+import { pumpCheck } from './pumpCheck';
 import { pumpDown, speedAt, tubeConductance } from './pumpDown';
 import type { Rise } from './rise';
 import { cleaned } from './samples';
@@ -261,5 +262,27 @@ describe('pump-down', () => {
     expect(
       refusalOf(pumpDown({ volume: 0.02, from: 1e5, to: microns(10), pump, hoses: quarterInch })),
     ).toMatchObject({ reason: 'notInOrder', first: 'ultimate vacuum of the pump' });
+  });
+});
+
+describe('pump check', () => {
+  test.each([
+    [30, 2, 'strong', false],
+    [99, 9.9, 'strong', false],
+    [150, 0, 'weak', false],
+    [600, 12, 'cannot', true],
+  ] as const)(
+    'a pump that reaches %d microns alone, %d h on its oil, for 500',
+    (ultimate, oilHours, pump, oilDue) => {
+      expect(valueOf(pumpCheck({ ultimate: microns(ultimate), goal: microns(500), oilHours }))).toEqual({
+        pump,
+        oilDue,
+      });
+    },
+  );
+  test('hours below nothing are refused by name', () => {
+    expect(refusalOf(pumpCheck({ ultimate: 1, goal: 60, oilHours: -1 }))).toMatchObject({
+      field: 'hours on the oil',
+    });
   });
 });

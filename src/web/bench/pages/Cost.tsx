@@ -1,0 +1,125 @@
+/** What will this leak cost? Twelve months of top-offs against a repair. */
+import { leakMoney } from '../../../core/bench/money';
+import { figureText } from '../../../core/quantity/measure';
+import { YEAR_S } from '../../../core/quantity/units';
+import { LazyCurves } from '../charts/LazyCurves';
+import { useBenchForm } from '../form';
+import { Big, Verdict } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const DAY_S = 86_400;
+const POUND = 0.45359237;
+const SPECS = {
+  fullCharge: { label: 'Full charge', dimension: 'mass', example: 40 * POUND },
+  rate: {
+    label: 'It leaks',
+    dimension: 'massRate',
+    unit: { us: 'lb/yr', metric: 'kg/yr' },
+    example: (14 * POUND) / YEAR_S,
+  },
+  workingMinimum: {
+    label: 'It still works down to',
+    dimension: 'share',
+    start: 0.8,
+    hint: 'of the full charge',
+  },
+  gas: { label: 'Price of gas', dimension: 'gasPrice', example: 38 / POUND },
+  visit: { label: 'Cost of a visit', dimension: 'number', example: 320 },
+  perMonth: { label: 'Energy and product at risk, a month', dimension: 'number', start: 0 },
+  repair: { label: 'Cost of the repair', dimension: 'number', example: 900 },
+} as const;
+
+const money = (value: number): string => figureText(value, 0);
+
+export default function Cost() {
+  const form = useBenchForm('cost', SPECS);
+  const { refrigerant, show } = useBench();
+  return (
+    <BenchPage
+      slug="cost"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <Fields form={form} />
+          <p className="mb-4 text-soft">Money in your own currency.</p>
+        </>
+      }
+    >
+      <Ready
+        form={form}
+        keys={['fullCharge', 'rate', 'workingMinimum', 'gas', 'visit', 'perMonth', 'repair']}
+      >
+        {(si) => (
+          <KeptAnswer
+            outcome={leakMoney({
+              ...si,
+              refrigerant,
+              rate: si.rate * DAY_S,
+              gasPerKg: si.gas,
+            })}
+            tool="cost"
+            kind="readings"
+            fields={form.fields}
+            summary={({ months, gas }) =>
+              `Twelve months of top-offs: ${money(months[12]?.topOffs ?? 0)}, ${show('mass', gas)} of ${refrigerant}; with the repair: ${money(months[12]?.repair ?? 0)}`
+            }
+            below={({ months }) => (
+              <LazyCurves
+                label="Money over twelve months"
+                x={{ name: 'Month', unit: 'from today', decimals: 0 }}
+                y={{ name: 'Money', unit: 'your currency', decimals: 0 }}
+                curves={[
+                  {
+                    name: 'topping off',
+                    look: 'second',
+                    points: months.map((each) => ({ x: each.month, y: each.topOffs })),
+                  },
+                  {
+                    name: 'repair',
+                    look: 'main',
+                    points: months.map((each) => ({ x: each.month, y: each.repair })),
+                  },
+                ]}
+              />
+            )}
+          >
+            {(value) => (
+              <>
+                <Verdict
+                  tone={value.repairPaysIn === null ? 'plain' : 'good'}
+                  title={
+                    value.repairPaysIn === null
+                      ? 'Within twelve months the repair does not pay in money alone'
+                      : `The repair pays by month ${String(value.repairPaysIn)}`
+                  }
+                >
+                  What the law asks is another matter: see the machine&rsquo;s page before you top off again.
+                </Verdict>
+                <div className="grid gap-x-8 sm:grid-cols-2">
+                  <Big
+                    label="Topping off for twelve months"
+                    note={`${String(value.topOffCount)} ${value.topOffCount === 1 ? 'visit' : 'visits'}, one every ${show('duration', value.every * DAY_S)}`}
+                  >
+                    {money(value.months[12]?.topOffs ?? 0)}
+                  </Big>
+                  <Big label="Repairing now" note="with one filling of gas">
+                    {money(value.months[12]?.repair ?? 0)}
+                  </Big>
+                  <Big label="Gas lost in a year">{show('mass', value.gas)}</Big>
+                  <Big label="As CO2, in a year" note="GWP over 100 years, fourth report">
+                    {figureText(value.co2e, 2)} t CO2e
+                  </Big>
+                </div>
+              </>
+            )}
+          </KeptAnswer>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}

@@ -1,0 +1,142 @@
+/** How full may this bottle be? Limit, room and the weight at which to stop. */
+import { cylinderRoom } from '../../../core/bench/charge/cylinder';
+import { REFRIGERANT_NAMES } from '../../../core/refrigerant/refrigerant';
+import { useCylinders } from '../../data/queries';
+import { SelectField } from '../../parts/Field';
+import { useBenchForm } from '../form';
+import { Big, Caution, Verdict } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const SPECS = {
+  waterCapacity: {
+    label: 'Water capacity',
+    dimension: 'volume',
+    unit: { us: 'L', metric: 'L' },
+    example: 0.0238,
+    hint: 'stamped WC; 1 lb of water is 0.4536 L',
+  },
+  tare: { label: 'Tare', dimension: 'mass', example: 11.2, hint: 'stamped TW' },
+  gross: { label: 'Weight now', dimension: 'mass', example: 26.5 },
+} as const;
+
+const STATES = {
+  ok: { tone: 'good', title: 'There is room' },
+  nearlyFull: { tone: 'watch', title: 'Nearly full: past 75 %' },
+  tooFull: { tone: 'bad', title: 'Too full: past 80 %. Add nothing; take some out' },
+} as const;
+
+export default function Cylinder() {
+  const form = useBenchForm('cylinder', SPECS, { holds: '', bottle: '' });
+  const { show } = useBench();
+  const bottles = (useCylinders().data ?? []).filter(
+    (each) => each.waterCapacityL != null && each.tare != null,
+  );
+  const pick = (id: string) => {
+    const bottle = bottles.find((each) => each.id === id);
+    if (!bottle?.tare || bottle.waterCapacityL == null) return form.choose('bottle', '');
+    form.put({
+      choices: { bottle: id, holds: bottle.refrigerant },
+      measures: {
+        waterCapacity: { text: String(bottle.waterCapacityL), unit: 'L' },
+        tare: { text: String(bottle.tare.value), unit: bottle.tare.unit },
+      },
+    });
+  };
+  return (
+    <BenchPage
+      slug="cylinder"
+      form={form}
+      inputs={
+        <>
+          {bottles.length > 0 && (
+            <SelectField
+              label="A bottle on the list"
+              optional
+              value={form.choice.bottle}
+              onChange={(event) => pick(event.target.value)}
+              choices={[
+                { value: '', words: 'another bottle' },
+                ...bottles.map((each) => ({ value: each.id, words: `${each.serial}, ${each.refrigerant}` })),
+              ]}
+            />
+          )}
+          <RefrigerantPick label="Gas that is to go in" />
+          <SelectField
+            label="The bottle holds"
+            value={form.choice.holds}
+            onChange={(event) => form.choose('holds', event.target.value)}
+            choices={[
+              { value: '', words: 'nothing: empty and evacuated' },
+              ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
+            ]}
+          />
+          <Fields form={form} />
+        </>
+      }
+    >
+      <Caution>
+        Recovery cylinders to 80 % only: liquid that grows warm bursts a full bottle. The stamp and the test
+        date on it rule. Never mix gases.
+      </Caution>
+      <Ready form={form} keys={['waterCapacity', 'tare', 'gross']}>
+        {(si) => (
+          <WithTable>
+            {(table) => (
+              <KeptAnswer
+                outcome={cylinderRoom({
+                  table,
+                  ...si,
+                  holds: form.choice.holds === '' ? null : form.choice.holds,
+                })}
+                tool="cylinder"
+                kind="chargeRun"
+                fields={form.fields}
+                choices={form.choice}
+                summary={({ room, share }) =>
+                  `Bottle for ${table.name}: ${show('share', share)} full, room for ${show('mass', Math.max(0, room))}`
+                }
+                below={() => <FlammableCaution />}
+              >
+                {(value) => (
+                  <>
+                    <Verdict tone={STATES[value.state].tone} title={STATES[value.state].title} />
+                    <div className="grid gap-x-8 sm:grid-cols-2">
+                      <Big label="Room left">{show('mass', value.room)}</Big>
+                      <Big label="Stop when the scale reads">{show('mass', value.stopAt)}</Big>
+                      <Big label="May hold in all">{show('mass', value.limit)}</Big>
+                      <Big
+                        label="Holds now"
+                        note={`${show('share', value.share)} of its volume as liquid at 77 °F`}
+                      >
+                        {show('mass', value.held)}
+                      </Big>
+                    </div>
+                    <Fill share={value.share} />
+                  </>
+                )}
+              </KeptAnswer>
+            )}
+          </WithTable>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}
+
+/** The bottle as a bar with its two marks. */
+function Fill({ share }: { share: number }) {
+  return (
+    <div aria-hidden="true" className="relative my-3 h-8 max-w-md border border-ink">
+      <div
+        className={share > 0.8 ? 'h-full bg-brick' : 'h-full bg-green'}
+        style={{ width: `${String(Math.min(share, 1) * 100)}%` }}
+      />
+      <div className="absolute inset-y-0 border-l-2 border-dashed border-ochre" style={{ left: '75%' }} />
+      <div className="absolute inset-y-0 border-l-4 border-ink" style={{ left: '80%' }} />
+    </div>
+  );
+}

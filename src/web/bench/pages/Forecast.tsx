@@ -1,0 +1,154 @@
+/** When will they run short? Every machine's own additions, drawn many times in a worker. */
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { DateRange, Forecast as Found, LeakingMachine } from '../../../core/judge/forecast';
+import { useLeaking, useMachines } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choices } from '../../parts/Choices';
+import { Empty, Loaded } from '../../parts/Page';
+import { durationWords } from '../../words/measures';
+import { BenchPage } from '../parts/BenchPage';
+import { WorkProgress } from '../parts/WorkProgress';
+import { useBench } from '../setting';
+import { useWork } from '../work/useWork';
+
+const HORIZON_DAYS = 5 * 365;
+const DRAWS = [2_000, 20_000, 200_000] as const;
+const FIRST_SEED = 2026;
+const SHOWN = 50;
+const DAY_S = 86_400;
+
+export default function Forecast() {
+  const leaking = useLeaking();
+  const { work, run, stop } = useWork('fleet');
+  const [draws, setDraws] = useState(String(DRAWS[0]));
+  const [seed, setSeed] = useState(FIRST_SEED);
+  const known = (leaking.data ?? []).flatMap(({ applianceId, leaking: each }) =>
+    each.ok ? [{ applianceId, machine: each.machine }] : [],
+  );
+  const start = () =>
+    run({
+      machines: known.map((each) => each.machine),
+      drawing: { draws: Number(draws), seed, horizonDays: HORIZON_DAYS },
+    });
+  return (
+    <BenchPage
+      slug="forecast"
+      inputs={
+        <>
+          <p className="mb-3 text-soft">
+            Each machine leaks on as its last six fillings say, give or take how much they differ. Short means
+            below 80 % of its full charge; over means that filling it up would exceed its threshold.
+          </p>
+          <p className="mb-1 font-semibold">Draws for each machine</p>
+          <Choices
+            label="Draws for each machine"
+            value={draws}
+            onChange={setDraws}
+            choices={DRAWS.map((each) => ({ value: String(each), words: each.toLocaleString('en-US') }))}
+          />
+          <p className="mb-3 text-soft">
+            Seed {String(seed)}: the same seed gives the same forecast.{' '}
+            <button
+              type="button"
+              className="min-h-11 cursor-pointer font-semibold text-green underline underline-offset-4"
+              onClick={() => setSeed(seed + 1)}
+            >
+              Take another
+            </button>
+          </p>
+          <Button weight="main" className="mb-4 w-full" onClick={start} disabled={known.length === 0}>
+            Forecast {String(known.length)} machines
+          </Button>
+        </>
+      }
+    >
+      <Loaded query={leaking}>
+        {(rows) => (
+          <>
+            <p className="mb-2 text-soft">
+              {String(known.length)} of {String(rows.length)} machines have a full charge and gas added on
+              weighed days; the others give no forecast.
+            </p>
+            <WorkProgress work={work} words="Drawing" onStop={stop} onAgain={start} />
+            {known.length === 0 && (
+              <Empty title="No machine has a history to forecast from">
+                Set its full charge and log gas by weight; two fillings are enough.
+              </Empty>
+            )}
+            {work.state === 'idle' && known.length > 0 && (
+              <p className="py-4 text-soft">Press Forecast. It runs beside the screen and can be stopped.</p>
+            )}
+            {work.state === 'done' && <Found forecasts={work.result} known={known} />}
+          </>
+        )}
+      </Loaded>
+    </BenchPage>
+  );
+}
+
+function Found({
+  forecasts,
+  known,
+}: {
+  forecasts: readonly Found[];
+  known: readonly { applianceId: string; machine: LeakingMachine }[];
+}) {
+  const { show } = useBench();
+  const machines = useMachines();
+  const rows = forecasts
+    .flatMap((forecast, index) => {
+      const of = known[index];
+      return of ? [{ forecast, id: of.applianceId, rate: of.machine.rate / DAY_S }] : [];
+    })
+    .sort((a, b) => soonest(a.forecast) - soonest(b.forecast));
+  const names = new Map((machines.data ?? []).map((each) => [each.appliance.id, each]));
+  return (
+    <>
+      <ul>
+        {rows.slice(0, SHOWN).map(({ forecast, id, rate }) => (
+          <li key={id} className="rule-b py-3">
+            <Link
+              to={`/machines/${encodeURIComponent(id)}`}
+              className="font-semibold underline underline-offset-4"
+            >
+              {names.get(id)?.appliance.name ?? id}
+            </Link>
+            <span className="text-soft">
+              {' '}
+              · {names.get(id)?.siteName} · loses about {show('massRate', rate)}
+            </span>
+            <p>
+              <span className="font-semibold">Short: </span>
+              {rangeWords(forecast.short)}
+            </p>
+            <p>
+              <span className="font-semibold">Over: </span>
+              {rangeWords(forecast.exceeds)}
+            </p>
+          </li>
+        ))}
+      </ul>
+      {rows.length > SHOWN && (
+        <p className="py-3 text-soft">
+          The {String(SHOWN)} soonest are shown; the others come later than these.
+        </p>
+      )}
+    </>
+  );
+}
+
+const soonest = ({ short, exceeds }: Found): number =>
+  Math.min(short.middle ?? Infinity, exceeds.middle ?? Infinity);
+const days = (count: number): string => durationWords(count * DAY_S);
+
+/** Eight in ten lie between early and late. */
+function rangeWords({ early, middle, late }: DateRange): string {
+  if (middle === null)
+    return early === null
+      ? 'not within five years'
+      : `not before ${days(early)}, likely not within five years`;
+  if (middle < 1) return 'now';
+  const until = late === null ? 'beyond five years' : days(late);
+  return `in about ${days(middle)} (${early === null || early < 1 ? 'now' : days(early)} to ${until})`;
+}

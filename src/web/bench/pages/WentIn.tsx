@@ -1,0 +1,74 @@
+/** How much went in: bottles before and after, up to three. */
+import { type Weighing, weighedIn } from '../../../core/bench/charge/weighed';
+import { useBenchForm } from '../form';
+import { Big } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const before = (bottle: string) => ({ label: `${bottle} bottle before`, dimension: 'mass' as const });
+const after = (bottle: string) => ({ label: `${bottle} bottle after`, dimension: 'mass' as const });
+const POUND = 0.45359237;
+const SPECS = {
+  before1: { ...before('First'), example: 24 * POUND },
+  after1: { ...after('First'), example: 18.5 * POUND },
+  before2: { ...before('Second'), optional: true },
+  after2: { ...after('Second'), optional: true },
+  before3: { ...before('Third'), optional: true },
+  after3: { ...after('Third'), optional: true },
+} as const;
+
+export default function WentIn() {
+  const form = useBenchForm('went-in', SPECS);
+  const { show, refrigerant } = useBench();
+  const { si } = form;
+  const rows: [string, number | null, number | null][] = [
+    ['the first bottle', si.before1, si.after1],
+    ['the second bottle', si.before2, si.after2],
+    ['the third bottle', si.before3, si.after3],
+  ];
+  const weighings = rows.flatMap(([bottle, one, two]): Weighing[] =>
+    one !== null && two !== null ? [{ bottle, before: one, after: two }] : [],
+  );
+  const half = rows.filter(([, one, two]) => (one === null) !== (two === null)).map(([bottle]) => bottle);
+  return (
+    <BenchPage
+      slug="went-in"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <Fields form={form} />
+        </>
+      }
+    >
+      <Ready form={form} keys={['before1', 'after1']}>
+        {() => (
+          <KeptAnswer
+            outcome={weighedIn(weighings)}
+            tool="went-in"
+            kind="chargeRun"
+            fields={form.fields}
+            summary={(mass) => `${show('mass', mass)} of ${refrigerant} went in, by weight`}
+            below={() => (
+              <>
+                {half.length > 0 && (
+                  <p className="font-semibold text-ochre">
+                    Of {half.join(' and ')} only one weight is there, so it does not count.
+                  </p>
+                )}
+                <p className="text-soft">
+                  This is a note. To count it for the leak rate, log the gas itself: Due, Log gas.
+                </p>
+              </>
+            )}
+          >
+            {(mass) => <Big label="Went in">{show('mass', mass)}</Big>}
+          </KeptAnswer>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}

@@ -1,0 +1,68 @@
+/** How much more for winter? The charge that floods the condenser. */
+import { winterCharge } from '../../../core/bench/charge/winter';
+import { useBenchForm } from '../form';
+import { Big } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const SPECS = {
+  condenserVolume: {
+    label: 'Internal volume of the condenser',
+    dimension: 'volume',
+    unit: { us: 'L', metric: 'L' },
+    example: 0.005,
+  },
+  ambient: { label: 'Lowest ambient', dimension: 'temperature', example: 255.372222 },
+  evaporating: { label: 'Evaporating temperature', dimension: 'temperature', example: 244.261111 },
+} as const;
+
+export default function Winter() {
+  const form = useBenchForm('winter', SPECS);
+  const { show } = useBench();
+  return (
+    <BenchPage
+      slug="winter"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <Fields form={form} />
+        </>
+      }
+    >
+      <Ready form={form} keys={['condenserVolume', 'ambient', 'evaporating']}>
+        {(si) => (
+          <WithTable>
+            {(table) => (
+              <KeptAnswer
+                outcome={winterCharge({ table, ...si })}
+                tool="winter"
+                kind="chargeRun"
+                fields={form.fields}
+                summary={({ extra }) =>
+                  `Winter charge of ${table.name}: ${show('mass', extra)} more for ${show('temperature', si.ambient)}`
+                }
+                below={() => (
+                  <p className="text-soft">
+                    The receiver must hold this again in summer, below 80 % of its volume. Write it on the
+                    machine beside the summer charge.
+                  </p>
+                )}
+              >
+                {({ extra, share }) => (
+                  <div className="grid gap-x-8 sm:grid-cols-2">
+                    <Big label="More than the summer charge">{show('mass', extra)}</Big>
+                    <Big label="Of the condenser is flooded">{show('share', share)}</Big>
+                  </div>
+                )}
+              </KeptAnswer>
+            )}
+          </WithTable>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}

@@ -1,0 +1,67 @@
+/** The frame of a calculator: its question, units and altitude, inputs on one side and the answer on the other. */
+import type { ReactNode } from 'react';
+import { ArrowLeft, RotateCcw } from 'lucide-react';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { Button } from '../../parts/Button';
+import { Page } from '../../parts/Page';
+import { calculatorOf } from '../calculators';
+import type { BenchForm } from '../form';
+import { BenchUnits } from './BenchUnits';
+
+export function BenchPage({
+  slug,
+  form,
+  inputs,
+  children,
+}: {
+  slug: string;
+  form?: Pick<BenchForm<never, never>, 'touched' | 'reset' | 'fillExample'>;
+  inputs: ReactNode;
+  children: ReactNode;
+}) {
+  const { question, title } = calculatorOf(slug);
+  return (
+    <Page
+      title={question}
+      subtitle={
+        <span className="flex flex-wrap items-center gap-x-2">
+          <Link
+            to="/bench"
+            className="inline-flex min-h-11 items-center gap-1 font-semibold text-green underline underline-offset-4"
+          >
+            <ArrowLeft aria-hidden="true" size={18} /> Bench
+          </Link>
+          <span>{title}</span>
+        </span>
+      }
+    >
+      <BenchUnits />
+      <div className="grid gap-x-10 lg:grid-cols-[minmax(0,25rem)_minmax(0,1fr)]">
+        <section aria-label="What you know">
+          {form && (
+            <div className="mb-3 flex flex-wrap gap-2">
+              {!form.touched && <Button onClick={form.fillExample}>Fill in an example</Button>}
+              {form.touched && (
+                <Button
+                  weight="quiet"
+                  className="-ml-4"
+                  onClick={() => {
+                    const undo = form.reset();
+                    toast('Cleared.', { action: { label: 'Undo', onClick: undo } });
+                  }}
+                >
+                  <RotateCcw aria-hidden="true" size={18} /> Start over
+                </Button>
+              )}
+            </div>
+          )}
+          {inputs}
+        </section>
+        <section aria-label="Answer" id="answer" className="min-w-0 scroll-mt-4">
+          {children}
+        </section>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,147 @@
+/** "Keep this": the result and what it came from, filed with a machine as an entry of its logbook. */
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { v7 as uuidv7 } from 'uuid';
+import type { Entry } from '../../../core/logbook/entry';
+import { type Day, dayText } from '../../../core/quantity/day';
+import { useWriter } from '../../app/writer';
+import { useAppend, useMachine, useToday } from '../../data/queries';
+import { rememberMachine } from '../../data/recentMachines';
+import { type Machine } from '../../data/standing';
+import { undoing } from '../../entries/voiding';
+import { WriterField } from '../../gas/WriterField';
+import { Button } from '../../parts/Button';
+import { TextArea, TextField } from '../../parts/Field';
+import { MachinePicker } from '../../parts/MachinePicker';
+import { Loaded } from '../../parts/Page';
+import { SaveBar } from '../../parts/SaveBar';
+import { Sheet } from '../../parts/Sheet';
+import { ENTRY_WORDS } from '../../words/codes';
+import type { MeasureField } from '../form';
+import { useBench } from '../setting';
+
+export type KeptKind = 'readings' | 'pressureHold' | 'evacuation' | 'chargeRun';
+
+export interface Keepable {
+  tool: string;
+  kind: KeptKind;
+  /** one line, in the words of the service record */
+  summary: string;
+  fields: Partial<Record<string, MeasureField>>;
+  choices?: Record<string, string>;
+  /** figures of the result in SI, by name */
+  result: Record<string, unknown>;
+}
+
+/** What was typed beside its SI value; what was left empty is left out. */
+function inputsOf(fields: Keepable['fields']): Record<string, { typed: string; si: number }> {
+  return Object.fromEntries(
+    Object.entries(fields).flatMap(([key, field]) => {
+      if (!field?.read.ok) return [];
+      const { typed, unit, si } = field.read.value;
+      return [[key, { typed: /[a-z°"'%]/i.test(typed) ? typed : `${typed} ${unit}`.trim(), si }]];
+    }),
+  );
+}
+
+export function KeepThis({ keepable }: { keepable: Keepable }) {
+  const [open, setOpen] = useState(false);
+  const [machineId, setMachineId] = useState<string | null>(null);
+  const close = () => {
+    setOpen(false);
+    setMachineId(null);
+  };
+  return (
+    <div className="my-4">
+      <Button weight="main" onClick={() => setOpen(true)}>
+        Keep this
+      </Button>
+      {open && machineId === null && (
+        <Sheet title="Keep this" subtitle="With which machine?" onClose={close}>
+          <MachinePicker onPick={setMachineId} />
+        </Sheet>
+      )}
+      {open && machineId !== null && <WithMachine id={machineId} keepable={keepable} onClose={close} />}
+    </div>
+  );
+}
+
+function WithMachine({ id, keepable, onClose }: { id: string; keepable: Keepable; onClose: () => void }) {
+  const query = useMachine(id);
+  const today = useToday(query.data?.site.timezone);
+  if (query.data && today !== null)
+    return <KeepForm machine={query.data} today={today} keepable={keepable} onClose={onClose} />;
+  return (
+    <Sheet title="Keep this" onClose={onClose}>
+      <Loaded query={query}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function KeepForm({
+  machine,
+  today,
+  keepable,
+  onClose,
+}: {
+  machine: Machine;
+  today: Day;
+  keepable: Keepable;
+  onClose: () => void;
+}) {
+  const { person } = useWriter();
+  const { refrigerant, altitudeM } = useBench();
+  const append = useAppend();
+  const [id] = useState(() => uuidv7());
+  const [on, setOn] = useState(() => dayText(today));
+  const [note, setNote] = useState('');
+  const [tried, setTried] = useState(false);
+  const save = () => {
+    setTried(true);
+    if (!person) return;
+    const entry = {
+      id,
+      kind: keepable.kind,
+      applianceId: machine.appliance.id,
+      on,
+      by: person.id,
+      note: note.trim() === '' ? null : note,
+      tool: keepable.tool,
+      summary: keepable.summary,
+      refrigerant,
+      altitudeM,
+      inputs: inputsOf(keepable.fields),
+      choices: keepable.choices ?? {},
+      result: keepable.result,
+    } as Entry;
+    append.mutate(entry, {
+      onSuccess: () => {
+        rememberMachine(machine.appliance.id);
+        toast.success(`Kept in the logbook of ${machine.appliance.name}.`, {
+          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry)) },
+        });
+        onClose();
+      },
+    });
+  };
+  return (
+    <Sheet
+      title="Keep this"
+      subtitle={`${machine.appliance.name} · ${machine.site.name}`}
+      onClose={onClose}
+      footer={<SaveBar words="Keep" saving={append} onSave={save} />}
+    >
+      <p className="mb-1 text-soft">{ENTRY_WORDS[keepable.kind]}</p>
+      <p className="mb-4 border-l-4 border-green pl-3 font-semibold">{keepable.summary}</p>
+      <TextField
+        label="Day"
+        type="date"
+        max={dayText(today)}
+        value={on}
+        onChange={(event) => setOn(event.target.value)}
+      />
+      <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
+      <WriterField error={tried && !person ? 'Choose your name' : undefined} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,50 @@
+/** Which refrigerant, with its table: only the one that is shown is loaded. */
+import type { ReactNode } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { REFRIGERANT_NAMES, isFlammable, refrigerant } from '../../../core/refrigerant/refrigerant';
+import { type SaturationTable, hasGlide } from '../../../core/refrigerant/saturation';
+import { loadSaturation } from '../../../core/refrigerant/tables';
+import { Loaded } from '../../parts/Page';
+import { SelectField } from '../../parts/Field';
+import { useBench } from '../setting';
+
+const BY_NUMBER = [...REFRIGERANT_NAMES].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
+
+export function RefrigerantPick({ label = 'Refrigerant' }: { label?: string }) {
+  const { refrigerant: name, change } = useBench();
+  const { safetyClass, gwp } = refrigerant(name);
+  return (
+    <SelectField
+      label={label}
+      value={name}
+      onChange={(event) => change({ refrigerant: event.target.value })}
+      hint={`Class ${safetyClass}, GWP ${String(Math.round(gwp))} (100 years, fourth report)${isFlammable(name) ? '. It burns.' : ''}`}
+      choices={BY_NUMBER.map((value) => ({ value, words: value }))}
+    />
+  );
+}
+
+export const useTable = (name: string) =>
+  useQuery({ queryKey: ['saturation', name], queryFn: () => loadSaturation(name), staleTime: Infinity });
+
+/** The chosen refrigerant's table, once it is there. */
+export function WithTable({ children }: { children: (table: SaturationTable) => ReactNode }) {
+  const { refrigerant: name } = useBench();
+  return <Loaded query={useTable(name)}>{children}</Loaded>;
+}
+
+/** Which line of the table was used, where that matters. */
+export const lineWords = (table: SaturationTable, line: 'dew' | 'bubble'): string =>
+  hasGlide(table) ? `${line} line of ${table.name}, which has glide` : `${table.name} has no glide`;
+
+export function FlammableCaution() {
+  const { refrigerant: name } = useBench();
+  if (!isFlammable(name)) return null;
+  return (
+    <p className="my-4 border-l-4 border-ochre pl-3">
+      {name} burns ({refrigerant(name).safetyClass}): no flame or spark near, air the room, tools rated for
+      it; purge the circuit and test the air before any hot work. A certified person does this; local code
+      decides.
+    </p>
+  );
+}
