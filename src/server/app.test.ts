@@ -73,6 +73,32 @@ describe('the API', () => {
     expect(api.verifyAnswer.parse(await get('/verify'))).toMatchObject({ intact: true });
   });
 
+  it('gives the ground of every machine’s forecast, or why there is none', async () => {
+    const rows = api.leakingAnswer.parse(await get('/leaking'));
+    expect(rows).toHaveLength(109);
+    const known = rows.filter((row) => row.leaking.ok);
+    expect(known.length).toBeGreaterThan(50);
+    for (const { leaking } of known) expect(leaking.ok && leaking.machine.rate).toBeGreaterThan(0);
+    expect(rows.some((row) => !row.leaking.ok && row.leaking.why === 'noIntervals')).toBe(true);
+  });
+
+  it('keeps what a tool of the bench filed, byte for byte', async () => {
+    const kept = {
+      id: 'kept-1',
+      kind: 'pressureHold',
+      on: '2026-11-20',
+      by: 'marit',
+      applianceId: 'flower-1',
+      tool: 'hold',
+      summary: 'Holding: 150 psig to 149 psig in 2 h',
+      inputs: { start: { typed: '150 psig', si: 1_135_538.6 } },
+      result: { residual: -1200, verdict: { kind: 'holding', lossAtMost: 0.2 } },
+    };
+    expect((await post('/entries', kept)).status).toBe(201);
+    const { entries } = api.machineAnswer.parse(await get('/machines/flower-1'));
+    expect(entries.find((entry) => entry.id === 'kept-1')).toMatchObject(kept);
+  });
+
   it.each<[string, unknown, string]>([
     ['a missing field', { ...topOff, reason: undefined }, '$.reason'],
     ['an unknown field', { ...topOff, colour: 'red' }, '$.colour'],

@@ -23,7 +23,7 @@ export interface LeakingMachine {
   additions: readonly { daysAgo: number; mass: number }[];
 }
 
-/** Days from today; 0 is today, Infinity is never at this rate. */
+/** Days from today, `exceeds` in whole ones; 0 is today, Infinity is never at this rate. */
 export interface Dates {
   short: number;
   exceeds: number;
@@ -51,6 +51,10 @@ function exceedsAt(machine: LeakingMachine, rate: number): number {
     : exceedsRolling(machine, rate, allowed);
 }
 
+/** First whole day after a crossing: exactly at the threshold is not over it, and a float's dust is no crossing. */
+const firstDayAfter = (crossing: number): number => Math.max(0, Math.floor(crossing + DUST_DAYS) + 1);
+const DUST_DAYS = 1e-9;
+
 /** lost × 365 ÷ days > allowed while days ≤ 365, lost > allowed afterwards. */
 function exceedsAnnualizing(
   { missing, daysSinceGas }: LeakingMachine,
@@ -61,11 +65,11 @@ function exceedsAnnualizing(
   const aDay = allowed / YEAR;
   if (missing > aDay * since) return 0;
   const growth = rate - aDay;
-  if (growth > 0 && since < YEAR) {
-    const day = (aDay * since - missing) / growth;
+  if (growth > 0) {
+    const day = firstDayAfter((aDay * since - missing) / growth);
     if (since + day <= YEAR) return day;
   }
-  return rate > 0 ? Math.max((allowed - missing) / rate, YEAR - since) : Infinity;
+  return rate > 0 ? Math.max(firstDayAfter((allowed - missing) / rate), YEAR - since) : Infinity;
 }
 
 /** lost + additions of the year before > allowed; an addition leaves the window after 365 days. */
@@ -76,7 +80,7 @@ function exceedsRolling({ missing, additions }: LeakingMachine, rate: number, al
   for (const each of [...leaving, null]) {
     if (missing + rate * from + held > allowed) return from;
     const until = each ? YEAR - each.daysAgo : Infinity;
-    const day = rate > 0 ? (allowed - held - missing) / rate : Infinity;
+    const day = rate > 0 ? firstDayAfter((allowed - held - missing) / rate) : Infinity;
     if (day < until) return day;
     from = until;
     held -= each?.mass ?? 0;

@@ -276,7 +276,9 @@ function RiseWords({ judged, school }: { judged: RiseJudged; school: SchoolName 
             {show('vacuum', fit.step)}
           </Big>
         )}
-        <Big label="A leak that could still hide">{show('vacuumRate', judged.bounds.slope)}</Big>
+        {fit.slope === 0 && (
+          <Big label="The largest leak that could still hide">{show('vacuumRate', judged.bounds.slope)}</Big>
+        )}
       </div>
       {judged.jumps.length > 0 && (
         <p>
