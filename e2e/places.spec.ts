@@ -9,6 +9,9 @@ const PAGES = [
   '/machines/rack-b/cases/us-hfc/2026-10-30',
   '/machines/rack-b/record',
   '/rules',
+  '/bench',
+  '/bench/saturation',
+  '/bench/judge',
 ];
 
 for (const look of ['paper', 'cold-room', 'roof']) {

@@ -3,7 +3,8 @@ import { useEffect } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 
-const LIST = '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · r: rules · Esc: close';
+const LIST =
+  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · b: bench · r: rules · Esc: close';
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -21,6 +22,7 @@ export function useShortcuts(): void {
         g: () => setParams((params) => new URLSearchParams({ ...Object.fromEntries(params), log: 'gas' })),
         d: () => void navigate('/due'),
         m: () => void navigate('/machines'),
+        b: () => void navigate('/bench'),
         r: () => void navigate('/rules'),
         '?': () => void toast(LIST),
       };

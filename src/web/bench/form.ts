@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { type Measure, type MeasureRefusal, fromSi, parseMeasure } from '../../core/quantity/measure';
 import { type Dimension, unitFact } from '../../core/quantity/units';
 import type { Result } from '../../core/result';
+import { readKept, writeKept } from '../data/kept';
 import { readIn, type UnitSystem } from '../words/measures';
 import { useBench } from './setting';
 
@@ -55,13 +56,7 @@ export interface BenchForm<M extends string, C extends string> {
 const keyOf = (slug: string): string => `abacus.bench.${slug}`;
 const EMPTY: Kept = { measures: {}, choices: {} };
 
-function keptOf(slug: string): Kept {
-  try {
-    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(keyOf(slug)) ?? '{}') as Partial<Kept>) };
-  } catch {
-    return EMPTY;
-  }
-}
+const keptOf = (slug: string): Kept => ({ ...EMPTY, ...readKept<Partial<Kept>>(keyOf(slug)) });
 
 export function useBenchForm<M extends string, C extends string = never>(
   slug: string,
@@ -71,7 +66,7 @@ export function useBenchForm<M extends string, C extends string = never>(
   const { system, atmosphere } = useBench();
   const [kept, setKept] = useState(() => keptOf(slug));
   const keep = (next: Kept) => {
-    localStorage.setItem(keyOf(slug), JSON.stringify(next));
+    writeKept(keyOf(slug), next);
     setKept(next);
   };
   const fields = {} as Record<M, MeasureField>;

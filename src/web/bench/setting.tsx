@@ -1,6 +1,8 @@
 /** In which units the bench shows its figures, and how high the site lies. Kept on this device. */
 import { type ReactNode, createContext, useContext, useState } from 'react';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
+import { isRefrigerant } from '../../core/refrigerant/refrigerant';
+import { readKept, writeKept } from '../data/kept';
 import { shownIn, type UnitSystem } from '../words/measures';
 
 interface Kept {
@@ -19,12 +21,14 @@ export interface BenchSetting extends Kept {
 const KEY = 'abacus.bench';
 const FIRST: Kept = { system: 'us', altitudeM: 0, refrigerant: 'R-448A' };
 
+/** What an older version or another tab left is taken only where it still makes sense. */
 function kept(): Kept {
-  try {
-    return { ...FIRST, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>) };
-  } catch {
-    return FIRST;
-  }
+  const found = { ...FIRST, ...readKept<Partial<Kept>>(KEY) };
+  return {
+    system: found.system === 'metric' ? 'metric' : 'us',
+    altitudeM: atmosphereAt(found.altitudeM).ok ? found.altitudeM : FIRST.altitudeM,
+    refrigerant: isRefrigerant(found.refrigerant) ? found.refrigerant : FIRST.refrigerant,
+  };
 }
 
 const Context = createContext<BenchSetting | null>(null);
@@ -35,7 +39,7 @@ export function BenchSettingProvider({ children }: { children: ReactNode }) {
   const atmosphere = air.ok ? air.value : 101_325;
   const change = (part: Partial<Kept>) => {
     const next = { ...setting, ...part };
-    localStorage.setItem(KEY, JSON.stringify(next));
+    writeKept(KEY, next);
     setSetting(next);
   };
   const show = shownIn(setting.system, atmosphere);

@@ -1,7 +1,7 @@
 /** Measures in the words of the trade: which unit a system reads, and SI figures as text. */
 import { figureText, fromSi, measureText } from '../../core/quantity/measure';
 import { massText } from '../../core/quantity/mass';
-import type { Dimension } from '../../core/quantity/units';
+import { type Dimension, YEAR_S } from '../../core/quantity/units';
 
 export type UnitSystem = 'us' | 'metric';
 
@@ -39,6 +39,7 @@ export const shownIn =
     if (!Number.isFinite(si)) return 'never';
     if (dimension === 'mass') return massWords(si, system);
     if (dimension === 'length') return lengthWords(si, system);
+    if (dimension === 'massRate') return massRateWords(si, system);
     if (dimension === 'duration') return durationWords(si);
     if (dimension === 'volume' && Math.abs(si) < SMALL_VOLUME_M3) return measureText('volume', si, 'cm³');
     // A compound gauge shows inches of mercury below zero.
@@ -47,12 +48,19 @@ export const shownIn =
     return measureText(dimension, si, READ[dimension][system], atmospherePa);
   };
 
-const OUNCE_KG = 0.45359237 / 16;
+const POUND_KG = 0.45359237;
+const OUNCE_KG = POUND_KG / 16;
 
 /** Hoses and small machines are a matter of hundredths of an ounce and tenths of a gram. */
 function massWords(kilograms: number, system: UnitSystem): string {
-  if (system === 'us' && Math.abs(kilograms) < OUNCE_KG) return measureText('mass', kilograms, 'oz');
+  if (system === 'us' && Math.abs(kilograms) < POUND_KG) return `${figureText(kilograms / OUNCE_KG, 2)} oz`;
   return massText(kilograms * 1000, system === 'us' ? 'pounds' : 'kilograms');
+}
+
+function massRateWords(kilogramsASecond: number, system: UnitSystem): string {
+  const large = kilogramsASecond * YEAR_S >= (system === 'us' ? POUND_KG : 1);
+  const unit = system === 'us' ? (large ? 'lb/yr' : 'oz/yr') : large ? 'kg/yr' : 'g/yr';
+  return measureText('massRate', kilogramsASecond, unit);
 }
 
 const FOOT_M = 0.3048;

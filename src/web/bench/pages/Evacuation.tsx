@@ -44,6 +44,9 @@ const SPECS = {
 const CHOICES = { readings: '', time: 'min', unit: 'micron', school: 'fiveHundred' };
 type Form = BenchForm<keyof typeof SPECS, keyof typeof CHOICES>;
 
+/** A worker for every key would be one too many. */
+const TYPING_PAUSE_MS = 250;
+
 /** A moist system, minute by minute: 320 microns that level off near 760. */
 const EXAMPLE = Array.from(
   { length: 31 },
@@ -126,15 +129,16 @@ export default function Evacuation() {
 function Judged({ form }: { form: Form }) {
   const { readings, time, unit, school } = form.choice;
   const { resolution, coldest } = form.si;
-  const { work, run, stop } = useWork('rise');
+  const { work, run, stop, clear } = useWork('rise');
   const lines = useMemo(
     () => vacuumLines(readings, { timeUnit: time as 's' | 'min', vacuumUnit: unit as UnitOf<'vacuum'> }),
     [readings, time, unit],
   );
   useEffect(() => {
-    if (lines.ok && lines.value.length > 0 && resolution !== null) run({ readings: lines.value, resolution });
-    else stop();
-  }, [lines, resolution, run, stop]);
+    if (!lines.ok || lines.value.length === 0 || resolution === null) return clear();
+    const pause = setTimeout(() => run({ readings: lines.value, resolution }), TYPING_PAUSE_MS);
+    return () => clearTimeout(pause);
+  }, [lines, resolution, run, clear]);
   if (!lines.ok) return <Refused>{lines.refusal}</Refused>;
   if (lines.value.length === 0)
     return (
@@ -266,8 +270,9 @@ function RiseWords({ judged, school }: { judged: RiseJudged; school: SchoolName 
           ? 'The readings are enough for a firm word.'
           : judged.neededS === null
             ? 'Not firm yet, and two hours of this would not make it so: look for a better gauge or a steadier temperature.'
-            : `Not firm yet: watch ${show('duration', judged.neededS)} in all.`}{' '}
-        Evidence that a leak is part of it: {percent(judged.leak)}; moisture: {percent(judged.moisture)}.
+            : `Not firm yet: watch ${show('duration', judged.neededS)} in all.`}
+        {!judged.sure &&
+          ` Evidence so far that a leak is part of it: ${percent(judged.leak)}; that moisture is: ${percent(judged.moisture)}.`}
       </p>
       <div className="mt-3 grid gap-x-8 sm:grid-cols-2">
         {fit.slope > 0 && <Big label="It climbs">{show('vacuumRate', fit.slope)}</Big>}

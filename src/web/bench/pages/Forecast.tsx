@@ -1,6 +1,7 @@
 /** When will they run short? Every machine's own additions, drawn many times in a worker. */
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { MachineRow } from '../../../contract/api';
 import type { DateRange, Forecast as Found, LeakingMachine } from '../../../core/judge/forecast';
 import { useLeaking, useMachines } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -20,6 +21,7 @@ const DAY_S = 86_400;
 
 export default function Forecast() {
   const leaking = useLeaking();
+  const machines = useMachines();
   const { work, run, stop } = useWork('fleet');
   const [draws, setDraws] = useState(String(DRAWS[0]));
   const [seed, setSeed] = useState(FIRST_SEED);
@@ -79,7 +81,11 @@ export default function Forecast() {
             {work.state === 'idle' && known.length > 0 && (
               <p className="py-4 text-soft">Press Forecast. It runs beside the screen and can be stopped.</p>
             )}
-            {work.state === 'done' && <Found forecasts={work.result} known={known} />}
+            {work.state === 'done' && (
+              <Loaded query={machines}>
+                {(named) => <Found forecasts={work.result} known={known} named={named} />}
+              </Loaded>
+            )}
           </>
         )}
       </Loaded>
@@ -90,19 +96,20 @@ export default function Forecast() {
 function Found({
   forecasts,
   known,
+  named,
 }: {
+  named: readonly MachineRow[];
   forecasts: readonly Found[];
   known: readonly { applianceId: string; machine: LeakingMachine }[];
 }) {
   const { show } = useBench();
-  const machines = useMachines();
   const rows = forecasts
     .flatMap((forecast, index) => {
       const of = known[index];
       return of ? [{ forecast, id: of.applianceId, rate: of.machine.rate / DAY_S }] : [];
     })
     .sort((a, b) => soonest(a.forecast) - soonest(b.forecast));
-  const names = new Map((machines.data ?? []).map((each) => [each.appliance.id, each]));
+  const names = new Map(named.map((each) => [each.appliance.id, each]));
   return (
     <>
       <ul>

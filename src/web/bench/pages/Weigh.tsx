@@ -1,5 +1,6 @@
 /** What stays in my hoses, and what to weigh so that the right charge is inside. */
 import { hoseContent, weighOut } from '../../../core/bench/charge/hoses';
+import { measureText } from '../../../core/quantity/measure';
 import {
   type SaturationTable,
   saturatedState,
@@ -133,8 +134,12 @@ function Weighed({
     >
       {(value) => (
         <div className="grid gap-x-8 sm:grid-cols-2">
-          <Big label="Weigh out of the bottle">{show('mass', value.weigh)}</Big>
-          <Big label="Of it stays in the hoses">{show('mass', value.kept)}</Big>
+          <Big label="Weigh out of the bottle" note={`= ${measureText('mass', value.weigh, 'g')}`}>
+            {show('mass', value.weigh)}
+          </Big>
+          <Big label="Of it stays in the hoses" note={`= ${measureText('mass', value.kept, 'g')}`}>
+            {show('mass', value.kept)}
+          </Big>
         </div>
       )}
     </KeptAnswer>

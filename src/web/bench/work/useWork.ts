@@ -47,5 +47,10 @@ export function useWork<T extends TaskName>(task: T) {
     end();
     setWork({ state: 'stopped' });
   }, [end]);
-  return { work, run, stop };
+  /** Back to nothing, where there is nothing to reckon any more. */
+  const clear = useCallback(() => {
+    end();
+    setWork({ state: 'idle' });
+  }, [end]);
+  return { work, run, stop, clear };
 }
