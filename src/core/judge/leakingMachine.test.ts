@@ -40,12 +40,22 @@ describe('a machine of 100 lb filled on 1 March 2025 and topped off twice', () =
     expect(found.rate / POUND).toBeCloseTo(10 / 200, 9);
   });
 
-  test('only the last six intervals count', () => {
+  test('only the last three intervals count', () => {
     const early = Array.from({ length: 5 }, (_, i) => topOff(`2020-0${String(i + 2)}-01`, 50));
-    const late = Array.from({ length: 6 }, (_, i) => topOff(`2021-0${String(i + 1)}-01`, 1));
-    const found = machineOf([gas('2020-01-01'), ...early, ...late], '2021-07-01');
-    // From 1 June 2020 to 1 June 2021: 365 days, 6 lb.
-    expect(found.rate / POUND).toBeCloseTo(6 / 365, 8);
+    const late = ['2021-01-01', '2021-04-01', '2021-07-01'].map((on) => topOff(on, 1));
+    const found = machineOf([gas('2020-01-01'), ...early, ...late], '2021-08-01');
+    // From 1 June 2020: 214, 90 and 91 days, 3 lb.
+    expect(found.rate / POUND).toBeCloseTo(3 / 395, 8);
+  });
+
+  test('of years of rest before the first top-off a year counts', () => {
+    const found = machineOf(
+      [gas('2020-01-01'), topOff('2025-06-01', 2), topOff('2025-09-09', 2)],
+      '2025-10-01',
+    );
+    // 365 and 100 days, 4 lb.
+    expect(found.rate / POUND).toBeCloseTo(4 / 465, 8);
+    expect(found.spread).toBeLessThanOrEqual(1);
   });
 });
 

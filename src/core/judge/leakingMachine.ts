@@ -7,7 +7,11 @@ import type { LeakingMachine } from './forecast';
 export type { LeakingMachine };
 
 /** A leak of years ago says little of today's. */
-const LATEST_INTERVALS = 6;
+const LATEST_INTERVALS = 3;
+/** Nobody knows when within years of rest a leak began: at most a year counts, as in the rates of the rules. */
+const MOST_DAYS = 365;
+/** So few intervals cannot show a larger spread; beyond it the middle of the draws would say nothing. */
+const MOST_SPREAD = 1;
 /** Below four fifths of its charge a machine seldom holds its box. */
 export const WORKING_MINIMUM = 0.8;
 
@@ -25,7 +29,7 @@ export function leakingMachine(
   const intervals = ledger.days.flatMap((each, index): Interval[] => {
     const before = ledger.days[index - 1]?.day ?? ledger.installedOn;
     if (before === null || before === undefined || each.unknown || each.day <= before) return [];
-    return [{ days: each.day - before, lost: kilograms(each.net) }];
+    return [{ days: Math.min(each.day - before, MOST_DAYS), lost: kilograms(each.net) }];
   });
   const latest = intervals.slice(-LATEST_INTERVALS);
   const rate = presentRate(latest);
@@ -38,7 +42,7 @@ export function leakingMachine(
       fullCharge: kilograms(present.fullCharge),
       missing: 0,
       rate: rate.value.value.rate,
-      spread: rate.value.value.spread,
+      spread: Math.min(rate.value.value.spread, MOST_SPREAD),
       workingMinimum: WORKING_MINIMUM,
       threshold: known && { percent: known.thresholdPercent, method: known.method },
       daysSinceGas: history.asOf - last.day,

@@ -39,8 +39,8 @@ export default function Forecast() {
       inputs={
         <>
           <p className="mb-3 text-soft">
-            Each machine leaks on as its last six fillings say, give or take how much they differ. Short means
-            below 80 % of its full charge; over means that filling it up would exceed its threshold.
+            Each machine leaks on as its last three fillings say, give or take how much they differ. Short
+            means below 80 % of its full charge; over means that filling it up would exceed its threshold.
           </p>
           <p className="mb-1 font-semibold">Draws for each machine</p>
           <Choices
