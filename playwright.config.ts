@@ -6,11 +6,13 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/browser',
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
-  timeout: 60_000,
+  // A shared machine can be ten times slower for a minute; a test that hangs still ends.
+  timeout: 150_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   use: {
     baseURL: `http://127.0.0.1:${String(PORT)}`,
-    actionTimeout: 6_000,
+    actionTimeout: 15_000,
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

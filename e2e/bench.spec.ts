@@ -223,6 +223,7 @@ test('the forecast of all machines runs beside the screen, can be stopped, and r
   await page.goto('/bench/forecast');
   await page.getByRole('radio', { name: '200,000' }).click();
   const start = page.getByRole('button', { name: /^Forecast \d+ machines$/ });
+  await expect(start).toBeEnabled();
   await start.click();
   await expect(page.getByRole('progressbar', { name: 'Drawing' })).toBeVisible();
   // The screen answers meanwhile.

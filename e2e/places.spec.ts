@@ -16,7 +16,7 @@ const PAGES = [
 
 for (const look of ['paper', 'cold-room', 'roof']) {
   test(`every place stays in its width and is accessible: ${look}`, async ({ page }, info) => {
-    test.setTimeout(150_000);
+    test.setTimeout(400_000);
     await writeAs(page, 'marit');
     await page.addInitScript((value) => localStorage.setItem('abacus.look', value), look);
     for (const path of PAGES) {

@@ -18,8 +18,9 @@ import {
 } from './calculated';
 
 /**
- * kg/m³ of vapour at a pressure (Pa absolute) and temperature (K): the saturated density at that pressure, thinned to
- * the temperature (ρ ∝ 1/T at one pressure). Below the table the gas is ideal. A pressure above saturation has liquid.
+ * kg/m³ of vapour at a pressure (Pa absolute) and temperature (K). At saturation it is the table's; warmer, the shortfall
+ * from an ideal gas, 1 − Z, shrinks as (T_dew/T)³, about as a second virial coefficient does. Below the table the gas is
+ * ideal. A pressure above saturation has liquid.
  */
 export function gasDensity(
   table: SaturationTable,
@@ -34,15 +35,17 @@ export function gasDensity(
     const saturated = vapourDensity(table, temperature);
     return saturated.ok ? ok({ density: saturated.value, liquidPresent: true }) : saturated;
   }
+  const ideal = (at: number): number => (pressure * table.molarMass_kg_mol) / (GAS_CONSTANT * at);
   if (pressure < pressureRange(table, 'dew').from) {
-    const ideal = (pressure * table.molarMass_kg_mol) / (GAS_CONSTANT * temperature);
-    return ok({ density: ideal, liquidPresent: false });
+    return ok({ density: ideal(temperature), liquidPresent: false });
   }
   const boiling = saturationTemperature(table, 'dew', pressure);
   if (!boiling.ok) return boiling;
   const saturated = vapourDensity(table, boiling.value);
   if (!saturated.ok) return saturated;
-  return ok({ density: (saturated.value * boiling.value) / temperature, liquidPresent: false });
+  const shortfall = 1 - ideal(boiling.value) / saturated.value;
+  const compressibility = 1 - shortfall * (boiling.value / temperature) ** 3;
+  return ok({ density: ideal(temperature) / compressibility, liquidPresent: false });
 }
 
 export interface Release {
@@ -80,7 +83,7 @@ export function release(input: {
         figure('vapour density', 'density', density),
         figure('let go', 'mass', volume * density),
       ],
-      source: 'Vapour density of the saturation table, thinned to the temperature; ideal gas below the table',
+      source: 'Vapour density of the saturation table, carried to the temperature; ideal gas below the table',
       validity:
         'Vapour only; what stands in the part at atmospheric pressure stays in the air of the part and counts too. Recorded as an estimate.',
     },
