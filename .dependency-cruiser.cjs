@@ -6,6 +6,7 @@ const below = {
   rules: ['quantity', 'refrigerant', 'logbook', 'rules'],
   bench: ['quantity', 'refrigerant', 'bench'],
   judge: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge'],
+  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge', 'visit'],
 };
 const coreRules = Object.entries(below).map(([room, allowed]) => ({
   name: `core-${room}-imports-downwards`,

@@ -2,6 +2,7 @@
 import type { Logbook } from '../core/logbook/logbook';
 import type { Day } from '../core/quantity/day';
 import { writeGeneratedSites } from './generated';
+import { writeHandedOver } from './handed';
 import { writeBottles, writePeople } from './people';
 import { StoryWriter } from './writer';
 import * as written from './written';
@@ -20,5 +21,6 @@ export function demoStory(today: Day): Logbook {
   also.writeOrchard(story);
   also.writeFerryTerminal(story);
   writeGeneratedSites(story);
+  writeHandedOver(story);
   return story.logbook();
 }

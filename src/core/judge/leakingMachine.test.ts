@@ -32,6 +32,11 @@ describe('a machine of 100 lb filled on 1 March 2025 and topped off twice', () =
     ]);
   });
 
+  test('years between installation and commissioning are no interval', () => {
+    const found = machineOf(story, '2026-11-23', { appliance: { installedOn: '2020-03-01' } });
+    expect(found.rate / POUND).toBeCloseTo(16 / 400, 8);
+  });
+
   test('a day that nobody weighed makes no interval', () => {
     const found = machineOf(
       [gas('2025-03-01'), topOff('2025-09-17', 10), topOff('2026-04-05', null)],

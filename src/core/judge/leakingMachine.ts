@@ -31,10 +31,12 @@ export function leakingMachine(
     if (before === null || before === undefined || each.unknown || each.day <= before) return [];
     return [{ days: Math.min(each.day - before, MOST_DAYS), lost: kilograms(each.net) }];
   });
-  const latest = intervals.slice(-LATEST_INTERVALS);
+  // Before the first loss stand commissioning and refilling: they end no leak's interval.
+  const first = intervals.findIndex((each) => each.lost > 0);
+  const latest = first === -1 ? [] : intervals.slice(first).slice(-LATEST_INTERVALS);
   const rate = presentRate(latest);
   const last = ledger.days.at(-1);
-  if (!rate.ok || !last || latest.every((each) => each.lost === 0)) return { ok: false, why: 'noIntervals' };
+  if (!rate.ok || !last) return { ok: false, why: 'noIntervals' };
   const known = headroom.known ? headroom.headroom : null;
   return {
     ok: true,

@@ -5,6 +5,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { CasePage } from '../cases/CasePage';
 import { DuePage } from '../due/DuePage';
+import { BeforePage } from '../machine/BeforePage';
 import { MachinePage } from '../machine/MachinePage';
 import { RecordPage } from '../machine/RecordPage';
 import { MachinesPage } from '../machines/MachinesPage';
@@ -27,6 +28,7 @@ export function App() {
               <Route path="due" element={<DuePage />} />
               <Route path="machines" element={<MachinesPage />} />
               <Route path="machines/:id" element={<MachinePage />} />
+              <Route path="machines/:id/before" element={<BeforePage />} />
               <Route path="machines/:id/record" element={<RecordPage />} />
               <Route path="machines/:id/cases/:pack/:openedOn" element={<CasePage />} />
               <Route path="rules" element={<RulesPage />} />
@@ -41,7 +43,12 @@ export function App() {
               <Route path="*" element={<NotFound />} />
             </Route>
           </Routes>
-          <Toaster position="bottom-center" toastOptions={{ duration: 8000 }} />
+          <Toaster
+            position="bottom-center"
+            toastOptions={{ duration: 8000 }}
+            // On a phone the one main button stands at the thumb: what was done is said above it.
+            mobileOffset={{ bottom: '8.5rem' }}
+          />
         </WriterProvider>
       </BrowserRouter>
     </QueryClientProvider>

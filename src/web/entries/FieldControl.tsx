@@ -1,11 +1,12 @@
 /** One field of an entry form, by its type. */
 import type { PackId } from '../../core/logbook/fields';
 import type { Standing } from '../../core/rules/standing';
+import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
 import { PACK_WORDS } from '../words/codes';
 import { nextLeakId } from './formValues';
-import type { FieldSpec } from './specs';
+import type { FieldSpec } from './fieldSpec';
 
 interface Props {
   field: FieldSpec;
@@ -60,6 +61,23 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
         <SelectField
           {...common}
           choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'temporaryPart': {
+      const present = temporaryParts(fittedParts(standing.history.entries));
+      return present.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'nothing temporary' },
+            ...present.map((each) => ({
+              value: each.entryId,
+              words: [each.part, each.place].filter(Boolean).join(', '),
+            })),
+          ]}
           value={text}
           onChange={onText}
         />

@@ -7,7 +7,7 @@ import { dayOf } from '../../core/quantity/day';
 import type { Mass, MassUnit } from '../../core/quantity/mass';
 import type { Standing } from '../../core/rules/standing';
 import { massOf } from '../gas/gasDraft';
-import type { FieldSpec, FormSpec } from './specs';
+import type { FieldSpec, FormSpec } from './fieldSpec';
 
 export type Values = Record<string, unknown>;
 
@@ -87,7 +87,8 @@ export function madeOf(spec: FormSpec, values: Values, frame: Frame, unit: MassU
     const read = readField(field, values[field.key], unit);
     if ('error' in read) errors[field.key] = read.error;
     else if (read.value !== undefined) payload[field.key] = read.value;
-    else if (!field.optional && field.type === 'long') errors[field.key] = 'Say a few words here.';
+    else if (!field.optional && (field.type === 'long' || field.needed))
+      errors[field.key] = 'Say a few words here.';
   }
   if (frame.by === null) errors['by'] = 'Choose who is writing.';
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';

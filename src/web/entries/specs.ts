@@ -1,64 +1,16 @@
 /** What each entry form asks, in the order of the work. The form itself is one component. */
-import { EXTENSION_GROUNDS, type EntryKind, FULL_CHARGE_METHODS, TEST_GASES } from '../../core/logbook/entry';
+import { type EntryKind, FULL_CHARGE_METHODS, TEST_GASES } from '../../core/logbook/entry';
 import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
 import type { Choice } from '../parts/Field';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS } from '../words/codes';
+import { CASE_FORMS } from './caseForms';
+import { type FormSpec, choices, why } from './fieldSpec';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
-
-type Values = Record<string, unknown>;
-
-interface Common {
-  key: string;
-  label: string;
-  hint?: string;
-  optional?: boolean;
-  /** shown only while this holds */
-  when?: (values: Values) => boolean;
-}
-
-export type FieldSpec = Common &
-  (
-    | {
-        type:
-          | 'text'
-          | 'long'
-          | 'date'
-          | 'mass'
-          | 'pressure'
-          | 'year'
-          | 'newLeak'
-          | 'leak'
-          | 'leaks'
-          | 'pack'
-          | 'partsLeftOut';
-      }
-    | { type: 'check'; initial: boolean }
-    | { type: 'choice'; choices: readonly Choice[] }
-    | { type: 'many'; choices: readonly Choice[] }
-  );
-
-export interface FormSpec {
-  title: string;
-  about: string;
-  caution?: string;
-  fields: readonly FieldSpec[];
-}
 
 const METHODS: readonly Choice[] = ['electronic', 'bubbles', 'ultrasonic', 'audible', 'dye', 'visual'].map(
   (value) => ({ value, words: value }),
 );
-const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>): Choice[] =>
-  values.map((value) => ({ value, words: words[value] }));
 const unchanged: Choice = { value: '', words: 'as it is' };
-const packField: FieldSpec = {
-  key: 'pack',
-  type: 'pack',
-  label: 'For which rule',
-  optional: true,
-  hint: 'Leave it open and it counts for every case that runs.',
-};
-const why: FieldSpec = { key: 'why', type: 'long', label: 'Why', optional: true };
-
 const NITROGEN =
   'Nitrogen only through a regulator, never oxygen or compressed air, and never above the lowest marked design pressure of the section.';
 const HOT_WORK =
@@ -70,6 +22,8 @@ export const FORM_KINDS = [
   'verificationTest',
   'normalOperation',
   'leakInspection',
+  'partFitted',
+  'handover',
   'fullChargeSet',
   'extension',
   'processShutdown',
@@ -203,6 +157,46 @@ export const FORMS: Record<FormKind, FormSpec> = {
       { key: 'leaksFound', type: 'leaks', label: 'Leaks found', optional: true },
     ],
   },
+  partFitted: {
+    title: 'Part fitted',
+    about:
+      'Dated, so that the next person knows its age. What is only there for a while gets a day by which it goes.',
+    fields: [
+      { key: 'part', type: 'text', label: 'Part', needed: true, hint: 'Drier, contactor, clamp-on valve …' },
+      { key: 'place', type: 'text', label: 'Place', optional: true },
+      {
+        key: 'temporary',
+        type: 'check',
+        initial: false,
+        label: 'Only for a while',
+        hint: 'A clamp-on valve, a burn-out drier, a bypass, dye: it stays on the register until it is out.',
+      },
+      {
+        key: 'removeBy',
+        type: 'date',
+        label: 'Goes by',
+        optional: true,
+        when: (values) => values['temporary'] === true,
+      },
+      { key: 'removes', type: 'temporaryPart', label: 'Takes out', optional: true },
+      why,
+    ],
+  },
+  handover: {
+    title: 'Notes to the next person',
+    about: 'Shown to whoever drives there next: what they cannot know, and what they would wrongly correct.',
+    fields: [
+      { key: 'nextPerson', type: 'long', label: 'What they should know' },
+      {
+        key: 'oddSettings',
+        type: 'long',
+        label: 'Odd settings, and their reason',
+        optional: true,
+        hint: 'So that nobody puts them right.',
+      },
+      { key: 'bring', type: 'text', label: 'Bring', optional: true, hint: 'Parts, ladder, key, tools.' },
+    ],
+  },
   fullChargeSet: {
     title: 'Set the full charge',
     about:
@@ -225,65 +219,7 @@ export const FORMS: Record<FormKind, FormSpec> = {
       },
     ],
   },
-  extension: {
-    title: 'Extension',
-    about: 'Moves the day of the repair where the rule allows it; it never shortens.',
-    fields: [
-      {
-        key: 'ground',
-        type: 'choice',
-        label: 'Ground',
-        choices: choices(EXTENSION_GROUNDS, {
-          parts: 'Parts',
-          otherRule: 'Another rule',
-          radiological: 'Radiological',
-        }),
-      },
-      {
-        key: 'partsDeliveredOn',
-        type: 'date',
-        label: 'Parts came on',
-        optional: true,
-        hint: 'Leave empty while they are on order.',
-        when: (values) => values['ground'] === 'parts',
-      },
-      { key: 'until', type: 'date', label: 'Until', when: (values) => values['ground'] !== 'parts' },
-      why,
-      packField,
-    ],
-  },
-  processShutdown: {
-    title: 'Process shutdown',
-    about: 'The repair needs an industrial process to be shut down; the window is longer then.',
-    fields: [why, packField],
-  },
-  planFiled: {
-    title: 'File a plan',
-    about: 'The machine will be converted or retired. It stays in the plan until that is done.',
-    fields: [
-      {
-        key: 'plan',
-        type: 'choice',
-        label: 'What',
-        choices: [
-          { value: 'retrofit', words: 'Convert (retrofit)' },
-          { value: 'retire', words: 'Retire' },
-        ],
-      },
-      packField,
-    ],
-  },
-  planCompleted: {
-    title: 'Plan carried out',
-    about: 'The conversion or retirement that the plan named is done.',
-    fields: [packField],
-  },
-  unrelatedLeak: {
-    title: 'Unrelated leak',
-    about:
-      'The addition that exceeded came of a new leak, not of the one that was repaired. The old case closes and a new one opens on that day.',
-    fields: [{ ...why, optional: false, label: 'Why it is another leak' }, packField],
-  },
+  ...CASE_FORMS,
   applianceChanged: {
     title: 'Change the record',
     about: 'Holds from its day on; what was computed for earlier days stays.',

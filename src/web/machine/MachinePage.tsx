@@ -60,6 +60,7 @@ function Shown({ view }: { view: MachineView }) {
       }
       actions={
         <>
+          <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/before`}>Before driving</ButtonLink>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
           <WriteMenu machineId={appliance.id} />
         </>

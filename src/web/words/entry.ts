@@ -111,13 +111,34 @@ export function entryWords(entry: Entry, system: MassSystem): string {
       ]);
     case 'reportFiled':
       return `for ${String(entry.year)}`;
+    case 'partFitted':
+      return partWords(entry);
+    case 'handover':
+      return list([textOf(entry, 'nextPerson'), textOf(entry, 'oddSettings'), bringWords(entry)]);
     default:
-      return toolSummary(entry);
+      return textOf(entry, 'summary') ?? '';
   }
 }
 
-/** Entries of a tool carry their line in the words of the service record. */
-function toolSummary(entry: Entry): string {
-  const { summary } = entry as { summary?: unknown };
-  return typeof summary === 'string' ? summary : '';
+/** What a tool filed under a name, where it is a text: entries of tools may lack any of it. */
+function textOf(entry: Entry, key: string): string | null {
+  const value = (entry as Record<string, unknown>)[key];
+  return typeof value === 'string' && value.trim() !== '' ? value : null;
 }
+
+function partWords(entry: Entry): string {
+  const removeBy = textOf(entry, 'removeBy');
+  const temporary = (entry as { temporary?: unknown }).temporary === true;
+  return list([
+    textOf(entry, 'part'),
+    textOf(entry, 'place'),
+    temporary && (removeBy ? `only until ${dateWords(removeBy)}` : 'only for a while'),
+    textOf(entry, 'removes') && 'a temporary part came out',
+    textOf(entry, 'why'),
+  ]);
+}
+
+const bringWords = (entry: Entry): string | null => {
+  const bring = textOf(entry, 'bring');
+  return bring && `bring ${bring}`;
+};

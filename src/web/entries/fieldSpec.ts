@@ -1,0 +1,58 @@
+/** The shape of an entry form: its fields by type, and the fields that several forms share. */
+import type { Choice } from '../parts/Field';
+
+type Values = Record<string, unknown>;
+
+interface Common {
+  key: string;
+  label: string;
+  hint?: string;
+  optional?: boolean;
+  /** a text that must not stay empty, though the format would take it so */
+  needed?: boolean;
+  /** shown only while this holds */
+  when?: (values: Values) => boolean;
+}
+
+export type FieldSpec = Common &
+  (
+    | {
+        type:
+          | 'text'
+          | 'long'
+          | 'date'
+          | 'mass'
+          | 'pressure'
+          | 'year'
+          | 'newLeak'
+          | 'leak'
+          | 'leaks'
+          | 'pack'
+          | 'partsLeftOut'
+          | 'temporaryPart';
+      }
+    | { type: 'check'; initial: boolean }
+    | { type: 'choice'; choices: readonly Choice[] }
+    | { type: 'many'; choices: readonly Choice[] }
+  );
+
+export interface FormSpec {
+  title: string;
+  about: string;
+  caution?: string;
+  fields: readonly FieldSpec[];
+}
+
+export const choices = <Value extends string>(
+  values: readonly Value[],
+  words: Record<Value, string>,
+): Choice[] => values.map((value) => ({ value, words: words[value] }));
+
+export const packField: FieldSpec = {
+  key: 'pack',
+  type: 'pack',
+  label: 'For which rule',
+  optional: true,
+  hint: 'Leave it open and it counts for every case that runs.',
+};
+export const why: FieldSpec = { key: 'why', type: 'long', label: 'Why', optional: true };
