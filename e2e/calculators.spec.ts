@@ -158,6 +158,13 @@ const CASES: Case[] = [
     shows: [/Too full: past 80 %/],
   },
   {
+    // 15.3 lb are in it, 35.35 lb more fit.
+    slug: 'cylinder',
+    refrigerant: 'R-134a',
+    type: { 'Water capacity': '23.8 L', Tare: '24.7 lb', 'Weight now': '40 lb', 'About to go in': '36 lb' },
+    shows: [/Do not put 36 lb in: only 35 lb 6 oz fit below 80 %/],
+  },
+  {
     // 4 lb each 100 days at 14.6 lb a year; three visits of 300 + 4 × 40, the repair 1,000 + 160
     slug: 'cost',
     type: {

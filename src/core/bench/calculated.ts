@@ -34,7 +34,9 @@ export type BenchRefusal =
   | { reason: 'notAboveAtmosphere'; field: string; given: number; atmosphere: number }
   | { reason: 'tooFewReadings'; have: number; need: number }
   | { reason: 'notInOrder'; first: string; second: string }
-  | { reason: 'mixedGases'; held: string; given: string };
+  | { reason: 'mixedGases'; held: string; given: string }
+  /** kg: what the bottle may take yet, and what was to go in */
+  | { reason: 'beyondFill'; room: number; given: number };
 
 export type Outcome<Value> = Result<Calculated<Value>, BenchRefusal>;
 

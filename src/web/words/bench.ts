@@ -34,6 +34,8 @@ export function benchRefusalWords(refusal: BenchRefusal, show: Show): string {
       return `${String(refusal.have)} of at least ${String(refusal.need)} so far; add more.`;
     case 'notInOrder':
       return `${sentence(refusal.first)} must be less than ${refusal.second}. Check both.`;
+    case 'beyondFill':
+      return `Do not put ${show('mass', refusal.given)} in: ${refusal.room > 0 ? `only ${show('mass', refusal.room)} fit below 80 %` : 'it is past 80 % already'}. Take another bottle.`;
     case 'mixedGases':
       return `The bottle holds ${refusal.held}. Never put ${refusal.given} on top of it: take an empty bottle, or one of ${refusal.given}.`;
   }

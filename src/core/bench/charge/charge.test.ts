@@ -220,7 +220,7 @@ describe('how full may this bottle be?', () => {
     expect(fillLimit(0.0238, 1206)).toBeCloseTo(22.96, 2);
   });
 
-  const bottle = { table: r134a, holds: 'R-134a', waterCapacity: 0.0238, tare: 11 };
+  const bottle = { table: r134a, holds: 'R-134a', waterCapacity: 0.0238, tare: 11, adding: 0 };
   // 1,206.7 kg/m³: full of liquid at 77 °F is 28.72 kg.
   test.each([
     ['empty', 11, 'ok', 22.98],
@@ -245,6 +245,15 @@ describe('how full may this bottle be?', () => {
       9.4,
       0,
     );
+  });
+
+  test('what would go beyond 80 % is refused with the room there is', () => {
+    // 22.98 kg may be in it, 20 kg are: 2.98 kg fit.
+    expect(valueOf(cylinderRoom({ ...bottle, gross: 31, adding: 2.9 })).state).toBe('ok');
+    const beyond = refusalOf(cylinderRoom({ ...bottle, gross: 31, adding: 3.1 })) as { room: number };
+    expect(beyond).toMatchObject({ reason: 'beyondFill', given: 3.1 });
+    expect(beyond.room).toBeCloseTo(2.98, 1);
+    expect(refusalOf(cylinderRoom({ ...bottle, gross: 40, adding: 1 }))).toMatchObject({ room: 0 });
   });
 
   test('a gas that is no liquid at 77 °F has no such limit: refused', () => {

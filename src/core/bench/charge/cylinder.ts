@@ -27,7 +27,8 @@ export interface CylinderRoom {
 }
 
 /**
- * `gross` and `tare` kg, `waterCapacity` m³. Refuses another gas than the bottle holds, and a gross below the tare.
+ * `gross` and `tare` kg, `waterCapacity` m³. Refuses another gas than the bottle holds, a gross below the tare, and any
+ * addition that would bring it beyond 80 %.
  * Gases without liquid at 77 °F (above their critical point) are refused with the range of the table.
  */
 export function cylinderRoom(input: {
@@ -37,8 +38,10 @@ export function cylinderRoom(input: {
   waterCapacity: number;
   tare: number;
   gross: number;
+  /** kg about to go in; 0 where it is only a question of room */
+  adding: number;
 }): Outcome<CylinderRoom> {
-  const { table, holds, waterCapacity, tare, gross } = input;
+  const { table, holds, waterCapacity, tare, gross, adding } = input;
   const bad = notPositive({ 'water capacity': waterCapacity, tare, 'weight now': gross });
   if (bad) return bad;
   if (holds !== null && holds !== table.name)
@@ -48,6 +51,8 @@ export function cylinderRoom(input: {
   if (!density.ok) return density;
   const limit = fillLimit(waterCapacity, density.value);
   const held = gross - tare;
+  if (adding > 0 && held + adding > limit)
+    return refused({ reason: 'beyondFill', room: Math.max(0, limit - held), given: adding });
   const share = held / (waterCapacity * density.value);
   return calculated(
     {

@@ -21,6 +21,7 @@ const SPECS = {
   },
   tare: { label: 'Tare', dimension: 'mass', example: 11.2, hint: 'stamped TW' },
   gross: { label: 'Weight now', dimension: 'mass', example: 26.5 },
+  adding: { label: 'About to go in', dimension: 'mass', optional: true },
 } as const;
 
 const STATES = {
@@ -90,6 +91,7 @@ export default function Cylinder() {
                 outcome={cylinderRoom({
                   table,
                   ...si,
+                  adding: form.si.adding ?? 0,
                   holds: form.choice.holds === '' ? null : form.choice.holds,
                 })}
                 tool="cylinder"

@@ -1,12 +1,14 @@
 /** When will they run short? Every machine's own additions, drawn many times in a worker. */
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { type Day, addDays } from '../../../core/quantity/day';
 import type { MachineRow } from '../../../contract/api';
 import type { DateRange, Forecast as Found, LeakingMachine } from '../../../core/judge/forecast';
-import { useLeaking, useMachines } from '../../data/queries';
+import { useLeaking, useMachines, useToday } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { Empty, Loaded } from '../../parts/Page';
+import { dayWords } from '../../words/dates';
 import { durationWords } from '../../words/measures';
 import { BenchPage } from '../parts/BenchPage';
 import { WorkProgress } from '../parts/WorkProgress';
@@ -103,6 +105,7 @@ function Found({
   known: readonly { applianceId: string; machine: LeakingMachine }[];
 }) {
   const { show } = useBench();
+  const today = useToday('UTC');
   const rows = forecasts
     .flatMap((forecast, index) => {
       const of = known[index];
@@ -127,11 +130,11 @@ function Found({
             </span>
             <p>
               <span className="font-semibold">Short: </span>
-              {rangeWords(forecast.short)}
+              {rangeWords(forecast.short, today)}
             </p>
             <p>
               <span className="font-semibold">Over: </span>
-              {rangeWords(forecast.exceeds)}
+              {rangeWords(forecast.exceeds, today)}
             </p>
           </li>
         ))}
@@ -150,12 +153,13 @@ const soonest = ({ short, exceeds }: Found): number =>
 const days = (count: number): string => durationWords(count * DAY_S);
 
 /** Eight in ten lie between early and late. */
-function rangeWords({ early, middle, late }: DateRange): string {
+function rangeWords({ early, middle, late }: DateRange, today: Day | null): string {
   if (middle === null)
     return early === null
       ? 'not within five years'
       : `not before ${days(early)}, likely not within five years`;
   if (middle < 1) return 'now';
   const until = late === null ? 'beyond five years' : days(late);
-  return `in about ${days(middle)} (${early === null || early < 1 ? 'now' : days(early)} to ${until})`;
+  const on = today === null ? '' : `, ${dayWords(addDays(today, Math.round(middle)))}`;
+  return `in about ${days(middle)}${on} (${early === null || early < 1 ? 'now' : days(early)} to ${until})`;
 }
