@@ -24,6 +24,7 @@ const DAY_S = 86_400;
 export default function Forecast() {
   const leaking = useLeaking();
   const machines = useMachines();
+  const today = useToday('UTC');
   const { work, run, stop } = useWork('fleet');
   const [draws, setDraws] = useState(String(DRAWS[0]));
   const [seed, setSeed] = useState(FIRST_SEED);
@@ -85,7 +86,7 @@ export default function Forecast() {
             )}
             {work.state === 'done' && (
               <Loaded query={machines}>
-                {(named) => <Found forecasts={work.result} known={known} named={named} />}
+                {(named) => <Found forecasts={work.result} known={known} named={named} today={today} />}
               </Loaded>
             )}
           </>
@@ -99,13 +100,14 @@ function Found({
   forecasts,
   known,
   named,
+  today,
 }: {
+  today: Day | null;
   named: readonly MachineRow[];
   forecasts: readonly Found[];
   known: readonly { applianceId: string; machine: LeakingMachine }[];
 }) {
   const { show } = useBench();
-  const today = useToday('UTC');
   const rows = forecasts
     .flatMap((forecast, index) => {
       const of = known[index];
