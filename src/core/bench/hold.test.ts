@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { toSi } from '../quantity/measure';
+import { saturationTemperature } from '../refrigerant/saturation';
 import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, OUNCE, asPsig, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
 import { type Gauge, type HoldReading, expectedPressure, judgeHold } from './hold';
@@ -306,6 +307,29 @@ describe('gas let go by opening', () => {
     expect(dense.ok && dense.value.density).toBeCloseTo(
       r134a.vapourDensity_kg_m3[25 - r134a.firstTemperature_C] ?? 0,
       6,
+    );
+  });
+
+  test('from saturation to far above it the density falls without a step, and never below the ideal gas', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 120_000, max: 1_500_000, noNaN: true }), (pressure) => {
+        const boiling = saturationTemperature(r134a, 'dew', pressure);
+        if (!boiling.ok) throw new Error('refused');
+        const at = (temperature: number): number => {
+          const found = gasDensity(r134a, pressure, temperature);
+          if (!found.ok) throw new Error('refused');
+          return found.value.density;
+        };
+        expect(at(boiling.value + 1e-6) / at(boiling.value)).toBeCloseTo(1, 5);
+        let before = at(boiling.value);
+        for (let warmer = 1; warmer < 15; warmer += 1) {
+          const now = at(boiling.value + warmer);
+          expect(now).toBeLessThan(before);
+          expect(now).toBeGreaterThan((pressure * 0.102032) / (8.314462618 * (boiling.value + warmer)));
+          before = now;
+        }
+      }),
+      { numRuns: 100 },
     );
   });
 

@@ -119,7 +119,7 @@ export function leakSize(setting: LeakSetting, view: LeakView, value: number): O
   });
 }
 
-export const DETECTION_METHODS = ['soap', 'heatedDiode', 'standingGauge'] as const;
+const DETECTION_METHODS = ['soap', 'heatedDiode', 'standingGauge'] as const;
 export type DetectionMethod = (typeof DETECTION_METHODS)[number];
 
 /** Pa·m³/s under soap: 1e−4 mbar·L/s */

@@ -263,6 +263,37 @@ test('every answer carries formula, figures, source and validity', () => {
   expect(working.validity.length).toBeGreaterThan(10);
 });
 
+test('a verdict that rests on less than a kelvin says so for these five, and only for them', async () => {
+  const tuned = await loadSaturation('R-401A');
+  const dew = (table: typeof tuned, degrees: number): number => {
+    const found = saturationPressure(table, 'dew', celsius(degrees));
+    if (!found.ok) throw new Error('refused');
+    return found.value;
+  };
+  // 6 °F is 3.33 K, the lower end of the range; 5 K lie 1.67 K from both ends.
+  for (const [difference, doubtful] of [
+    [3.4, true],
+    [5, false],
+  ] as const) {
+    const suction = dew(tuned, -5);
+    const state = valueOf(superheat({ table: tuned, suction, lineTemperature: celsius(-5 + difference) }));
+    expect(state.doubtful).toBe(doubtful);
+    const sure = superheat({
+      table: r134a,
+      suction: dew(r134a, -5),
+      lineTemperature: celsius(-5 + difference),
+    });
+    expect(valueOf(sure).doubtful).toBe(false);
+  }
+  const standing = (pressure: number): boolean =>
+    valueOf(
+      standingCheck({ table: tuned, standing: pressure, ambient: celsius(20), doubt: 1.5, resolution: 1 }),
+    ).doubtful;
+  // The edge lies at 18.5 °C: half a kelvin below it is in doubt, three kelvin are not.
+  expect(standing(dew(tuned, 18))).toBe(true);
+  expect(standing(dew(tuned, 15.5))).toBe(false);
+});
+
 test('the five blends with tuned tables say that one kelvin is no firm ground', async () => {
   const tuned = superheat({ table: await loadSaturation('R-438A'), suction: 4e5, lineTemperature: 285 });
   const sure = superheat({ table: r134a, suction: 4e5, lineTemperature: 285 });

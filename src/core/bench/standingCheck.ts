@@ -1,6 +1,15 @@
 /** Is there liquid left? Saturation at ambient against the pressure of a machine at rest. */
-import { type SaturationTable, saturationPressure } from '../refrigerant/saturation';
-import { type Outcome, TABLE_SOURCE, calculated, figure, notPositive, tableValidity } from './calculated';
+import { type Line, type SaturationTable, saturationPressure } from '../refrigerant/saturation';
+import {
+  type Outcome,
+  TABLE_SOURCE,
+  calculated,
+  figure,
+  notPositive,
+  tableValidity,
+  DOUBT_K,
+  isTuned,
+} from './calculated';
 
 export type StandingVerdict = 'liquidPresent' | 'vapourOnly' | 'airOrWrongGas';
 
@@ -11,6 +20,16 @@ export interface StandingCheck {
   highest: number;
   /** standing pressure ÷ dew pressure at ambient, for vapour only: the share of a full house of vapour */
   share: number;
+  /** the verdict rests on less than the table of this refrigerant is sure of */
+  doubtful: boolean;
+}
+
+export interface StandingInput {
+  table: SaturationTable;
+  standing: number;
+  ambient: number;
+  doubt: number;
+  resolution: number;
 }
 
 /**
@@ -18,13 +37,7 @@ export interface StandingCheck {
  * `resolution` Pa of the gauge. Equal: liquid present; below: vapour only; above: air or another gas.
  * Above the critical temperature the table ends and the pressure says nothing: `outsideTable`.
  */
-export function standingCheck(input: {
-  table: SaturationTable;
-  standing: number;
-  ambient: number;
-  doubt: number;
-  resolution: number;
-}): Outcome<StandingCheck> {
+export function standingCheck(input: StandingInput): Outcome<StandingCheck> {
   const { table, standing, ambient, doubt, resolution } = input;
   const bad = notPositive({ 'standing pressure': standing, 'ambient temperature': ambient });
   if (bad) return bad;
@@ -37,7 +50,7 @@ export function standingCheck(input: {
   const highest = high.value + resolution;
   const verdict = standing < lowest ? 'vapourOnly' : standing > highest ? 'airOrWrongGas' : 'liquidPresent';
   return calculated(
-    { verdict, lowest, highest, share: standing / dew.value },
+    { verdict, lowest, highest, share: standing / dew.value, doubtful: isDoubtful(input) },
     {
       formula:
         'with liquid: dew pressure at (ambient − doubt) ≤ standing ≤ bubble pressure at (ambient + doubt)',
@@ -55,4 +68,15 @@ export function standingCheck(input: {
       ),
     },
   );
+}
+
+/** Would the verdict change if the table were off by a kelvin either way? Asked only of tables that are not surer. */
+function isDoubtful({ table, standing, ambient, doubt }: StandingInput): boolean {
+  if (!isTuned(table.name)) return false;
+  const near = (line: Line, edge: number): boolean => {
+    const low = saturationPressure(table, line, edge - DOUBT_K);
+    const high = saturationPressure(table, line, edge + DOUBT_K);
+    return low.ok && high.ok && standing > low.value && standing < high.value;
+  };
+  return near('dew', ambient - doubt) || near('bubble', ambient + doubt);
 }

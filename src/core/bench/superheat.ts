@@ -1,11 +1,13 @@
 /** Superheat on the dew line, subcooling on the bubble line: differences of temperature in K. */
 import { type SaturationTable, saturationTemperature } from '../refrigerant/saturation';
 import {
+  DOUBT_K,
   type Outcome,
   TABLE_SOURCE,
   calculated,
   fahrenheitDegrees,
   figure,
+  isTuned,
   notPositive,
   tableValidity,
 } from './calculated';
@@ -31,6 +33,8 @@ export interface LineState {
   band: Band;
   /** below nothing: liquid in the suction line, vapour in the liquid line, or a reading that is wrong */
   beyondSaturation: boolean;
+  /** the band rests on less than the table of this refrigerant is sure of */
+  doubtful: boolean;
 }
 
 const READING_DOUBT_K = 0.5;
@@ -67,14 +71,18 @@ function lineState(
   const saturation = saturationTemperature(table, line, pressure);
   if (!saturation.ok) return saturation;
   const warm = line === 'dew';
+  const range = warm ? SUPERHEAT : SUBCOOLING;
   const difference = warm ? lineTemperature - saturation.value : saturation.value - lineTemperature;
   return calculated(
     {
       difference,
       saturation: saturation.value,
       line,
-      band: bandOf(difference, warm ? SUPERHEAT : SUBCOOLING),
+      band: bandOf(difference, range),
       beyondSaturation: difference < -READING_DOUBT_K,
+      doubtful:
+        isTuned(table.name) &&
+        Math.min(Math.abs(difference - range.low), Math.abs(difference - range.high)) < DOUBT_K,
     },
     {
       formula: warm

@@ -22,7 +22,7 @@ export const CONDENSER_SPLIT = {
   waterCooled: fahrenheitDegrees(10),
 } as const;
 /** Where the air in the box and not the pipe was measured, the coil is colder by this, K. */
-export const AIR_NOT_PIPE = fahrenheitDegrees(2);
+const AIR_NOT_PIPE = fahrenheitDegrees(2);
 
 export interface Targets {
   evaporating: number;

@@ -6,7 +6,7 @@ import { type Outcome, calculated, fahrenheitDegrees, figure } from './calculate
 const KELVIN_A_QUARTER = fahrenheitDegrees(1);
 /** More than half a turn at once makes valves hunt. */
 const MOST_QUARTERS = 2;
-export const WAIT_MINUTES = 10;
+const WAIT_MINUTES = 10;
 /** Below this the liquid line carries vapour and no setting of the valve helps, K. */
 const LIQUID_SURE_K = fahrenheitDegrees(2);
 

@@ -13,7 +13,7 @@ const MOST_DAYS = 365;
 /** So few intervals cannot show a larger spread; beyond it the middle of the draws would say nothing. */
 const MOST_SPREAD = 1;
 /** Below four fifths of its charge a machine seldom holds its box. */
-export const WORKING_MINIMUM = 0.8;
+const WORKING_MINIMUM = 0.8;
 
 const kilograms = (mass: ExactGrams): number => grams(mass) / 1000;
 

@@ -66,7 +66,6 @@ export function dayText(day: Day): string {
   return `${padded(year, 4)}-${padded(month, 2)}-${padded(dayOfMonth, 2)}`;
 }
 
-export const yearOf = (day: Day): number => civil(day).year;
 export const addDays = (day: Day, count: number): Day => (day + count) as Day;
 export const firstOfMarch = (year: number): Day => fromCivil(year, 3, 1);
 export const newYearsDay = (year: number): Day => fromCivil(year, 1, 1);

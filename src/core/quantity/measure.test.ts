@@ -109,3 +109,30 @@ test('figures are shown with the decimals of an instrument, and very small ones 
   expect(measureText('throughput', 1.234e-6, 'mbar·L/s')).toBe('1.23 × 10⁻⁵ mbar·L/s');
   expect(measureText('mass', 5443.1084, 'lb')).toBe('12,000 lb');
 });
+
+test('what is shown can be typed again: text and back is the same measure to its last digit', () => {
+  const typed = ['pressure', 'vacuum', 'temperature', 'length', 'volume', 'flow', 'duration'] as const;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...typed),
+      fc.nat(10),
+      fc.double({ min: 0.5, max: 900, noNaN: true }),
+      (dimension, pick, figure) => {
+        const names = Object.keys(UNITS[dimension]).filter((name) => name !== 'inHg');
+        const name = names[pick % names.length] ?? '';
+        const si = toSi(dimension, figure, name);
+        const read = parseMeasure(
+          dimension,
+          measureText(dimension, si, name).replaceAll(',', ''),
+          name as never,
+        );
+        const shown = read.ok ? fromSi(dimension, read.value.si, name) : NaN;
+        const { decimals } = (UNITS[dimension] as Record<string, { decimals: number }>)[name] ?? {
+          decimals: 0,
+        };
+        expect(Math.abs(shown - figure)).toBeLessThanOrEqual(0.5 * 10 ** -decimals + 1e-9);
+      },
+    ),
+    { numRuns: 1000 },
+  );
+});

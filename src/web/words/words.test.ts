@@ -11,8 +11,10 @@ import { FORMS, FORM_KINDS } from '../entries/specs';
 import { standing, gas, topOff } from '../../core/testkit/facts';
 import { rodOf } from '../../core/rules/summary';
 import { beadsOf } from '../parts/rodGeometry';
+import type { Entry } from '../../core/logbook/entry';
 import { ENTRY_WORDS, OBLIGATION_WORDS } from './codes';
 import { untilWords } from './dates';
+import { entryWords } from './entry';
 import { figureLabel } from './figures';
 import { rodSentence, rodWords } from './rod';
 import { whyWords } from './why';
@@ -78,5 +80,27 @@ describe('the rod', () => {
   it('is bare where there is no limit, and says why', () => {
     expect(rodWords(rod([], '2026-06-01', { packs: ['us-ca'] }), 'pounds')).toBe('no limit');
     expect(rodWords(rod([], '2026-06-01', { pounds: null }), 'pounds')).toBe('full charge not known');
+  });
+
+  it('say what a tool filed, and pass over what it left out', () => {
+    const entry = (kind: string, rest: object) =>
+      ({ id: 'e', kind, applianceId: 'a', on: '2026-06-01', by: 'p', ...rest }) as Entry;
+    expect(
+      entryWords(
+        entry('partFitted', {
+          part: 'Clamp-on valve',
+          place: 'header',
+          temporary: true,
+          removeBy: '2026-07-01',
+        }),
+        'pounds',
+      ),
+    ).toBe('Clamp-on valve, header, only until 1 Jul 2026');
+    expect(entryWords(entry('partFitted', { part: 'Drier', temporary: false }), 'pounds')).toBe('Drier');
+    expect(entryWords(entry('handover', { nextPerson: 'Dog.', bring: 'ladder' }), 'pounds')).toBe(
+      'Dog., bring ladder',
+    );
+    expect(entryWords(entry('pressureHold', { summary: 'Holding' }), 'pounds')).toBe('Holding');
+    expect(entryWords(entry('readings', { summary: 7 }), 'pounds')).toBe('');
   });
 });

@@ -3,8 +3,8 @@ import { type SaturationTable, liquidDensity } from '../../refrigerant/saturatio
 import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
 
-export const FILL_LIMIT = 0.8;
-export const FILL_WARNING = 0.75;
+const FILL_LIMIT = 0.8;
+const FILL_WARNING = 0.75;
 /** 77 °F, 25 °C, in K */
 const REFERENCE_K = 298.15;
 

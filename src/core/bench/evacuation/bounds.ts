@@ -1,12 +1,16 @@
 /**
- * How large a leak, or a step of moisture, the readings still allow: the one-sided 95 % bound by profile likelihood over
+ * How large a leak, or a step of moisture, the readings still allow: a one-sided bound of about 95 % by profile likelihood over
  * all τ, with the other part free but not negative. Closed form at each τ.
  */
 import { FASTEST_LEVELLING_S, LEAST_SCATTER, SLOWEST_LEVELLING_S, type prepared } from './rise';
 
 type Prepared = ReturnType<typeof prepared>;
 
-const ONE_SIDED_95 = 2.706;
+/**
+ * Rise of the weighted squares that is allowed. The textbook figure for one side, 2.706, held in only 89 of 100 made-up
+ * leaks, since weights come from readings that scatter themselves; this one holds in 94.
+ */
+const ALLOWED_RISE = 3.84;
 const TIMES = 40;
 /** start, slope, step and time */
 const PARAMETERS = 4;
@@ -23,7 +27,7 @@ export function bounds(data: Prepared, bestScatter: number, times: readonly numb
   const count = data.at.length;
   const freedom = Math.max(1, count - PARAMETERS);
   const allowed =
-    bestScatter * count + (ONE_SIDED_95 * Math.max(bestScatter, LEAST_SCATTER) * count) / freedom;
+    bestScatter * count + (ALLOWED_RISE * Math.max(bestScatter, LEAST_SCATTER) * count) / freedom;
   const result: Bounds = { slope: 0, step: 0 };
   const grid = Array.from(
     { length: TIMES },

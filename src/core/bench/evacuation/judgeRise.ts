@@ -14,7 +14,7 @@ const STEP_THAT_MATTERS = 40 * 0.1333223684;
 /** Difference of AICc from which an explanation without this part is as good as excluded (e³ : 1). */
 const FIRM = 6;
 /** Fewer readings cannot carry four parameters. */
-export const FEWEST_READINGS = 8;
+const FEWEST_READINGS = 8;
 const LEAST_RELATIVE_NOISE = 0.002;
 
 export interface RiseJudged {

@@ -4,7 +4,7 @@ import { type Outcome, calculated, figure, notPositive, outOfRange } from '../ca
 /** A pump that reaches a fifth of the goal alone has speed left at the goal. */
 const WELL_BELOW = 0.2;
 /** Oil takes up water with every hour of pumping; fresh oil is the cheapest deep vacuum, h. */
-export const OIL_HOURS = 10;
+const OIL_HOURS = 10;
 
 export interface PumpCheck {
   /** strong: speed left at the goal; weak: it gets there slowly; cannot: it does not get there */

@@ -8,7 +8,7 @@ import { Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
-import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { FlammableCaution, RefrigerantPick, TableDoubt, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
 const SPECS = {
@@ -81,6 +81,7 @@ export default function Standing() {
                     <Verdict tone={TONES[check.verdict]} title={STANDING_VERDICT_WORDS[check.verdict].title}>
                       {STANDING_VERDICT_WORDS[check.verdict].about}
                     </Verdict>
+                    <TableDoubt name={table.name} doubtful={check.doubtful} />
                     <p>
                       With liquid it would stand between {show('pressure', check.lowest)} and{' '}
                       {show('pressure', check.highest)}; it stands at {show('pressure', si.standing)}.

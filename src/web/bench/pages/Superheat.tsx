@@ -17,7 +17,7 @@ import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
 import { KeepThis } from '../parts/KeepThis';
 import { MeasureInput } from '../parts/MeasureInput';
-import { RefrigerantPick, WithTable, lineWords } from '../parts/RefrigerantPick';
+import { RefrigerantPick, TableDoubt, WithTable, lineWords } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
 const SPECS = {
@@ -153,6 +153,7 @@ function Difference({
       <p className="text-soft">
         {show('temperature', state.saturation)} at that pressure: {lineWords(table, state.line)}.
       </p>
+      <TableDoubt name={table.name} doubtful={state.doubtful} />
       {state.beyondSaturation && (
         <p className="mt-2 border-l-4 border-brick pl-3 font-semibold text-brick">
           {name === 'Superheat'

@@ -48,3 +48,13 @@ export function FlammableCaution() {
     </p>
   );
 }
+
+/** Where a verdict rests on less than the refrigerant's table is sure of. */
+export function TableDoubt({ name, doubtful }: { name: string; doubtful: boolean }) {
+  if (!doubtful) return null;
+  return (
+    <p className="my-2 border-l-4 border-ochre pl-3">
+      {name}: its table is not sure to a kelvin, and this verdict rests on less. Take it as a hint.
+    </p>
+  );
+}
