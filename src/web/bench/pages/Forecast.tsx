@@ -122,7 +122,7 @@ function Found({
           <li key={id} className="rule-b py-3">
             <Link
               to={`/machines/${encodeURIComponent(id)}`}
-              className="font-semibold underline underline-offset-4"
+              className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
             >
               {names.get(id)?.appliance.name ?? id}
             </Link>

@@ -160,7 +160,7 @@ function Causes({ judgement }: { judgement: Judgement }) {
           <li key={cause} className="rule-b py-3">
             <div className="flex items-baseline justify-between gap-4">
               <span className="text-lg font-semibold">{CAUSE_WORDS[cause]}</span>
-              <span className="text-xl font-bold">{percent(share)}</span>
+              <span className="shrink-0 text-xl font-bold whitespace-nowrap">{percent(share)}</span>
             </div>
             <div aria-hidden="true" className="my-1 h-2 bg-line">
               <div className="h-2 bg-green" style={{ width: `${String(share * 100)}%` }} />
