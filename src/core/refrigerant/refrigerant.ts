@@ -56,3 +56,6 @@ export function refrigerant(name: string): Refrigerant {
 
 /** Burns: A2L, A2, A3, B2L. The screens show the cautions for these. */
 export const isFlammable = (name: string): boolean => /[23]/.test(refrigerant(name).safetyClass);
+
+/** Made of several components: it leaves the bottle as liquid, so that their shares stay what they are. */
+export const isBlend = (name: string): boolean => refrigerant(name).composition.length > 1;

@@ -1,0 +1,78 @@
+/**
+ * Cautions, at the step where each matters, for this refrigerant and this kind of machine. Codes in the order of danger;
+ * the words live in the interface. They warn and never block; local code and the licence holder decide.
+ */
+import type { ApplianceKind } from '../logbook/tables';
+import { isFlammable, refrigerant } from '../refrigerant/refrigerant';
+import type { Step } from './steps';
+
+export const CAUTIONS = [
+  'toxicGas',
+  'flammableAir',
+  'flammableHotWork',
+  'hotWork',
+  'carbonDioxide',
+  'lockedRoom',
+  'roof',
+  'lockOut',
+  'nitrogen',
+  'designPressure',
+  'fanAndSoap',
+  'cylinder80',
+  'neverLetOut',
+  'liquidFreezes',
+  'criticalCharge',
+  'blendsAsLiquid',
+  'gaugeAboveAtmosphere',
+  'certified',
+] as const;
+export type CautionCode = (typeof CAUTIONS)[number];
+
+export interface CautionFacts {
+  refrigerant: string;
+  kind: ApplianceKind;
+  /** a leak was found, or parts stand, on a roof */
+  roof: boolean;
+  hermetic: boolean;
+  glide: boolean;
+}
+
+const HANDS_ON: readonly Step[] = [
+  'read',
+  'search',
+  'isolate',
+  'repair',
+  'hold',
+  'evacuate',
+  'charge',
+  'prove',
+];
+
+export function cautionsOf(step: Step, facts: CautionFacts): CautionCode[] {
+  const { name, safetyClass } = refrigerant(facts.refrigerant);
+  const flammable = isFlammable(name);
+  const toxic = safetyClass.startsWith('B');
+  const handsOn = HANDS_ON.includes(step);
+  const at = (...steps: Step[]): boolean => steps.includes(step);
+  const held: Record<CautionCode, boolean> = {
+    toxicGas: toxic && (handsOn || at('arrive')),
+    flammableAir: flammable && (at('arrive', 'search', 'isolate', 'charge') || (handsOn && at('read'))),
+    flammableHotWork: flammable && at('repair'),
+    hotWork: !flammable && at('repair'),
+    carbonDioxide: name === 'R-744' && (handsOn || at('arrive')),
+    lockedRoom: ['walkIn', 'rack', 'condensingUnit'].includes(facts.kind) && at('arrive', 'search'),
+    roof: (facts.roof || ['walkIn', 'rack', 'condensingUnit'].includes(facts.kind)) && at('before', 'arrive'),
+    lockOut: at('read', 'repair'),
+    nitrogen: at('raise', 'hold'),
+    designPressure: at('raise', 'hold'),
+    fanAndSoap: at('search'),
+    cylinder80: at('isolate'),
+    neverLetOut: at('isolate', 'raise'),
+    liquidFreezes: at('isolate', 'charge'),
+    criticalCharge: at('charge') && (facts.kind === 'reachIn' || facts.hermetic),
+    blendsAsLiquid: at('charge') && facts.glide,
+    gaugeAboveAtmosphere: at('evacuate'),
+    certified: at('isolate', 'charge'),
+  };
+  return CAUTIONS.filter((code) => held[code]);
+}

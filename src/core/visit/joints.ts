@@ -1,0 +1,18 @@
+/** Which alloy and whether flux, by the two metals of a joint. Trade practice; the maker's data sheet decides. */
+export const METALS = ['copper', 'brass', 'steel', 'aluminium'] as const;
+export type Metal = (typeof METALS)[number];
+
+export type JointAdvice =
+  /** copper to copper: the phosphorus in the alloy is its flux */
+  | { alloy: 'phosphorusCopper'; flux: false }
+  /** brass or steel: phosphorus makes it brittle; high silver, with flux */
+  | { alloy: 'highSilver'; flux: true }
+  /** aluminium is not brazed on a roof: exchange the part, or a mechanical joint that the maker allows */
+  | { alloy: 'exchangePart'; flux: false };
+
+export function jointAdvice(one: Metal, other: Metal): JointAdvice {
+  if (one === 'aluminium' || other === 'aluminium') return { alloy: 'exchangePart', flux: false };
+  return one === 'copper' && other === 'copper'
+    ? { alloy: 'phosphorusCopper', flux: false }
+    : { alloy: 'highSilver', flux: true };
+}

@@ -1,0 +1,145 @@
+/**
+ * Every leak of a machine through its states, from suspicion to the second test, with the best evidence there is for it.
+ * The rules know only leaks that were found; here stand also what is only suspected, what was put off with its reason, what
+ * was dismissed, and verdicts that were withdrawn after an owner may have heard them.
+ */
+import { type Entry } from '../logbook/entry';
+import type { DatedEntry } from '../logbook/order';
+import type { Day } from '../quantity/day';
+import type { LeakAccount } from '../rules/leaks';
+import { GRADES, type Grade, type Note } from './notes';
+import { notesOf } from './visitRecord';
+
+export const LEAK_STATES = [
+  'suspected',
+  'confirmed',
+  'repaired',
+  'tested',
+  'testedAgain',
+  'deferred',
+  'dismissed',
+  'withdrawn',
+] as const;
+export type LeakState = (typeof LEAK_STATES)[number];
+
+export interface LeakStory {
+  /** id of the leak; of a suspicion, the id of the entry that raised it */
+  id: string;
+  state: LeakState;
+  place: string;
+  part: string | null;
+  since: Day;
+  grade: Grade | null;
+  /** the latest decision to run on with it */
+  deferred: Note<'decision'> | null;
+  /** why it is no leak, or no longer told as one */
+  because: string | null;
+  toldOwner: boolean;
+  visitId: string | null;
+}
+
+const OF_RULES = {
+  found: 'confirmed',
+  repaired: 'repaired',
+  tested: 'tested',
+  verified: 'testedAgain',
+} as const;
+
+const better = (a: Grade | null, b: Grade | null): Grade | null =>
+  a === null ? b : b === null || GRADES.indexOf(a) >= GRADES.indexOf(b) ? a : b;
+
+const METHOD_GRADE: Partial<Record<string, Grade>> = {
+  bubbles: 'bubbles',
+  electronic: 'detectorHit',
+  ultrasonic: 'audible',
+  audible: 'audible',
+  dye: 'seen',
+  visual: 'seen',
+};
+
+/** The best grade that the methods of a note amount to. */
+export const gradeOfMethods = (methods: readonly string[]): Grade | null =>
+  methods.reduce<Grade | null>((best, method) => better(best, METHOD_GRADE[method] ?? null), null);
+
+const placeOf = (entry: Extract<Entry, { kind: 'leakFound' }>): string =>
+  [entry.component, entry.location].filter(Boolean).join(', ');
+
+/** Leaks in the order in which they came up. `entries` are the machine's living ones, in order. */
+export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount): LeakStory[] {
+  const stories = new Map<string, LeakStory>();
+  const evidence = new Map<string, Grade>();
+  for (const { note } of notesOf(entries, 'evidence'))
+    evidence.set(note.leakId, better(evidence.get(note.leakId) ?? null, note.grade) ?? note.grade);
+  for (const { day, entry } of entries) {
+    if (entry.kind !== 'leakFound' && entry.kind !== 'leakRepaired') continue;
+    const known = stories.get(entry.leakId);
+    const found = entry.kind === 'leakFound' ? entry : null;
+    const partOf = (entry as { 'x-part'?: unknown })['x-part'];
+    stories.set(entry.leakId, {
+      id: entry.leakId,
+      state: 'confirmed',
+      place: (found && placeOf(found)) || known?.place || '',
+      part: typeof partOf === 'string' ? partOf : (known?.part ?? null),
+      since: known?.since ?? day,
+      grade: better(known?.grade ?? null, found ? gradeOfMethods(found.methods ?? []) : null),
+      deferred: null,
+      because: null,
+      toldOwner: false,
+      visitId: known?.visitId ?? entry.visitId ?? null,
+    });
+  }
+  const decisions = new Map(
+    notesOf(entries, 'decision').flatMap(({ note }) => (note.leakId ? [[note.leakId, note] as const] : [])),
+  );
+  for (const story of stories.values()) {
+    const state = leaks.byId.get(story.id)?.state ?? 'found';
+    const decision = decisions.get(story.id) ?? null;
+    story.grade = better(story.grade, evidence.get(story.id) ?? null);
+    story.deferred = decision?.choice === 'runOn' ? decision : null;
+    story.state = state === 'found' && story.deferred ? 'deferred' : OF_RULES[state];
+  }
+  for (const { day, entry, note } of notesOf(entries, 'withdrawal'))
+    stories.set(note.leakId, {
+      id: note.leakId,
+      state: 'withdrawn',
+      place: note.place ?? stories.get(note.leakId)?.place ?? '',
+      part: null,
+      since: day,
+      grade: null,
+      deferred: null,
+      because: note.why,
+      toldOwner: note.toldOwner === 'yes',
+      visitId: entry.visitId ?? null,
+    });
+  return [...stories.values(), ...suspicions(entries)].sort((a, b) => a.since - b.since);
+}
+
+/** Hits that nothing confirmed, and those that turned out to be none; the last word on a part of a visit counts. */
+function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
+  const last = new Map<string, LeakStory>();
+  for (const { day, entry, note } of notesOf(entries, 'spot')) {
+    const key = note.part;
+    if (note.mark === 'lookedAt' || note.mark === 'leftOut') continue;
+    if (note.mark === 'confirmed') {
+      last.delete(key);
+      continue;
+    }
+    last.set(key, {
+      id: entry.id,
+      state: note.mark === 'hit' ? 'suspected' : 'dismissed',
+      place: note.words ?? note.part,
+      part: note.part,
+      since: day,
+      grade: note.grade ?? null,
+      deferred: null,
+      because: note.mark === 'false' ? (note.why ?? note.cause ?? null) : null,
+      toldOwner: false,
+      visitId: entry.visitId ?? null,
+    });
+  }
+  return [...last.values()];
+}
+
+/** What an owner may be told as found: never what is only suspected. */
+export const isFound = ({ state }: LeakStory): boolean =>
+  ['confirmed', 'repaired', 'tested', 'testedAgain', 'deferred'].includes(state);

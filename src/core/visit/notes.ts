@@ -1,0 +1,219 @@
+/**
+ * What the tools of a visit file: for each its entry kind and its fields. The format lets tool entries carry anything, so
+ * these schemas are what our own tools promise each other; what another tool wrote is passed over, not guessed at.
+ */
+import { z } from 'zod';
+import type { Entry, EntryKind } from '../logbook/entry';
+import { calendarDate, filledText, maybe, mass, texts } from '../logbook/fields';
+import { TEST_GASES } from '../logbook/entry';
+import { type Problem, problemsOf } from '../logbook/problems';
+import { measured, stated } from './stated';
+
+export const GRADES = ['oilOrFrost', 'detectorHit', 'audible', 'bubbles', 'seen', 'bench'] as const;
+/** Evidence of a leak, weakest first. */
+export type Grade = (typeof GRADES)[number];
+/** From here on a hit is a leak. */
+export const CONFIRMING: readonly Grade[] = ['bubbles', 'seen', 'bench'];
+
+export const SPOT_MARKS = ['lookedAt', 'hit', 'false', 'confirmed', 'leftOut'] as const;
+export type SpotMark = (typeof SPOT_MARKS)[number];
+export const FALSE_CAUSES = ['spilledOil', 'wind', 'drainedGas', 'solvent', 'other'] as const;
+export const CHOICES = ['repairNow', 'runOn', 'isolatePart', 'coil', 'retrofit', 'retire'] as const;
+export type DecisionChoice = (typeof CHOICES)[number];
+export const WAYS = ['pumpDown', 'valveOff', 'recoverAll', 'none'] as const;
+export const RAISED = ['rest', 'nitrogen', 'nitrogenTrace', 'nitrogenHydrogen'] as const;
+
+const yesNo = stated(z.enum(['yes', 'no']));
+
+/** A pass is only as good as these. Pressures Pa absolute. */
+export const conditions = z.object({
+  section: maybe(z.string()),
+  valvesOpen: maybe(z.string()),
+  /** any valve that stood shut between the gauge and a joint under test */
+  valvesShut: maybe(z.string()),
+  testGas: stated(z.enum(TEST_GASES)),
+  atJoint: stated(measured),
+  minutes: stated(measured),
+  method: stated(z.enum(['gauge', 'bubbles', 'detector', 'ultrasonic', 'vacuum'])),
+});
+export type Conditions = z.infer<typeof conditions>;
+
+const note = <Kind extends EntryKind, Shape extends z.ZodRawShape>(kind: Kind, shape: Shape) => ({
+  kind,
+  schema: z.object(shape),
+});
+
+export const NOTES = {
+  visitBegun: note('readings', {}),
+  arrival: note('readings', {
+    complaint: maybe(z.string()),
+    since: maybe(z.string()),
+    alarmAt: maybe(z.string()),
+    outOfTemperature: stated(measured),
+    box: stated(measured),
+    secondBox: stated(measured),
+    otherBoxWarm: yesNo,
+    product: stated(z.enum(['none', 'safe', 'atRisk', 'moved', 'lost'])),
+    mayLimp: yesNo,
+  }),
+  reading: note('readings', {
+    numbers: z.record(z.string(), stated(measured)),
+    signs: z.record(z.string(), stated(z.string())),
+  }),
+  judgement: note('readings', { verdict: filledText, causes: z.record(z.string(), z.number()) }),
+  raised: note('readings', {
+    how: z.enum(RAISED),
+    pressure: stated(measured),
+    design: stated(measured),
+    solenoidOpen: yesNo,
+  }),
+  spot: note('search', {
+    part: filledText,
+    mark: z.enum(SPOT_MARKS),
+    grade: maybe(z.enum(GRADES)),
+    method: maybe(z.string()),
+    cause: maybe(z.enum(FALSE_CAUSES)),
+    why: maybe(z.string()),
+    /** a part that nobody can get at without taking the machine apart */
+    reachable: maybe(z.boolean()),
+    leakId: maybe(z.string()),
+    words: maybe(z.string()),
+  }),
+  map: note('search', { layout: filledText }),
+  stain: note('search', {
+    place: filledText,
+    cause: stated(z.string()),
+    cleaned: yesNo,
+    result: stated(z.enum(['stayedClean', 'cameBack'])),
+    /** id of the entry that first named the stain */
+    stain: maybe(z.string()),
+  }),
+  evidence: note('search', { leakId: filledText, grade: z.enum(GRADES), words: maybe(z.string()) }),
+  withdrawal: note('search', {
+    leakId: filledText,
+    place: maybe(z.string()),
+    why: filledText,
+    toldOwner: yesNo,
+  }),
+  decision: note('readings', {
+    choice: z.enum(CHOICES),
+    leakId: maybe(z.string()),
+    why: filledText,
+    decidedBy: maybe(z.string()),
+    until: maybe(calendarDate),
+    expectedLoss: stated(mass),
+    /** the pressure at which the leak showed */
+    atPressure: stated(measured),
+  }),
+  isolation: note('readings', {
+    way: z.enum(WAYS),
+    section: maybe(z.string()),
+    openedToAir: yesNo,
+    leftPressure: stated(measured),
+  }),
+  valve: note('readings', {
+    valve: filledText,
+    state: z.enum(['shut', 'open', 'leftShut']),
+    ofCompressor: maybe(z.boolean()),
+    why: maybe(z.string()),
+  }),
+  heated: note('readings', { part: filledText, what: z.enum(['heated', 'bent', 'both']) }),
+  setting: note('readings', {
+    control: filledText,
+    before: stated(z.string()),
+    after: stated(z.string()),
+    why: maybe(z.string()),
+  }),
+  drier: note('partFitted', {
+    part: filledText,
+    changed: stated(z.enum(['yes'])),
+    place: maybe(z.string()),
+  }),
+  preventive: note('partFitted', {
+    part: filledText,
+    place: maybe(z.string()),
+    how: maybe(z.string()),
+    preventive: z.literal(true),
+    leakId: maybe(z.string()),
+  }),
+  jointTest: note('pressureHold', {
+    conditions,
+    result: z.enum(['pass', 'fail']),
+    leakIds: maybe(texts),
+  }),
+  vacuumSkipped: note('evacuation', {
+    section: maybe(z.string()),
+    stayedAboveAtmosphere: yesNo,
+    why: filledText,
+  }),
+  weighed: note('chargeRun', {
+    bottles: z.array(z.object({ bottle: z.string(), before: measured, after: measured })),
+    keptInHoses: stated(measured),
+  }),
+  proof: note('readings', {
+    box: stated(measured),
+    superheat: stated(measured),
+    subcooling: stated(measured),
+    split: stated(measured),
+    cutIn: stated(measured),
+    cutOut: stated(measured),
+    defrost: stated(z.enum(['works', 'failed'])),
+    secondSearch: stated(z.enum(['clean', 'hit'])),
+  }),
+  school: note('readings', { question: filledText, school: filledText, why: maybe(z.string()) }),
+  checklist: note('readings', { item: filledText, answer: stated(z.enum(['yes'])) }),
+  signed: note('handover', {
+    name: filledText,
+    role: maybe(z.string()),
+    /** strokes of the pen, as SVG path data in a box of 400 × 120; null where nobody could sign, with the reason */
+    path: maybe(z.string()),
+    notSigned: maybe(filledText),
+  }),
+  picture: note('photo', {
+    step: maybe(z.string()),
+    file: filledText,
+    caption: maybe(z.string()),
+    pair: maybe(z.enum(['before', 'after'])),
+    of: maybe(z.string()),
+    marks: maybe(
+      z.array(
+        z.object({
+          shape: z.enum(['arrow', 'circle']),
+          /** shares of width and height: tail and head of an arrow, middle and edge of a circle */
+          from: z.tuple([z.number(), z.number()]),
+          to: z.tuple([z.number(), z.number()]),
+        }),
+      ),
+    ),
+    /** id of the entry that these marks replace */
+    marksOf: maybe(z.string()),
+  }),
+} as const;
+
+export type NoteTool = keyof typeof NOTES;
+export type Note<Tool extends NoteTool> = z.infer<(typeof NOTES)[Tool]['schema']>;
+
+export const isNoteTool = (tool: unknown): tool is NoteTool => typeof tool === 'string' && tool in NOTES;
+
+export const toolOf = (entry: Entry): string | null => {
+  const { tool } = entry as { tool?: unknown };
+  return typeof tool === 'string' ? tool : null;
+};
+
+/** The fields of a note, or null where the entry is none or another tool's. */
+export function readNote<Tool extends NoteTool>(entry: Entry, tool: Tool): Note<Tool> | null {
+  if (toolOf(entry) !== tool || entry.kind !== NOTES[tool].kind) return null;
+  const read = NOTES[tool].schema.safeParse(entry);
+  return read.success ? (read.data as Note<Tool>) : null;
+}
+
+/** What is wrong with an entry that says it is a note of ours; none for any other entry. */
+export function noteProblems(entry: Entry): Problem[] {
+  const tool = toolOf(entry);
+  if (!isNoteTool(tool)) return [];
+  const { kind, schema } = NOTES[tool];
+  if (kind !== entry.kind)
+    return [{ path: ['kind'], message: `must be ${kind} for a note of the tool ${tool}` }];
+  const read = schema.safeParse(entry, { reportInput: true });
+  return read.success ? [] : problemsOf(read.error);
+}

@@ -1,0 +1,101 @@
+/**
+ * One visit to one machine, as its living entries tell it. A visit has no record of its own: it is the entries that carry
+ * its id, so nothing waits to be saved and any device that reads the logbook can go on with it.
+ */
+import type { Entry } from '../logbook/entry';
+import type { DatedEntry } from '../logbook/order';
+import type { Day } from '../quantity/day';
+import { type Note, type NoteTool, readNote } from './notes';
+import { type Measured, type Stated, isRecorded, valueOf } from './stated';
+import { type Step, stepOf } from './steps';
+
+export interface Noted<Tool extends NoteTool> {
+  day: Day;
+  entry: Entry;
+  note: Note<Tool>;
+}
+
+/** Every note of a tool among these entries, in order. */
+export function notesOf<Tool extends NoteTool>(entries: readonly DatedEntry[], tool: Tool): Noted<Tool>[] {
+  return entries.flatMap(({ day, entry }) => {
+    const note = readNote(entry, tool);
+    return note ? [{ day, entry, note }] : [];
+  });
+}
+
+export interface VisitRecord {
+  visitId: string;
+  entries: readonly DatedEntry[];
+  /** first and last day on which something was written */
+  from: Day | null;
+  to: Day | null;
+  /** steps at which something was recorded */
+  recorded: ReadonlySet<Step>;
+  /** handed over: signed, or signed off with the reason why nobody could */
+  handedOver: boolean;
+}
+
+/** `entries` are the living ones of the machine, in order. */
+export function visitRecord(entries: readonly DatedEntry[], visitId: string): VisitRecord {
+  const own = entries.filter(({ entry }) => entry.visitId === visitId);
+  return {
+    visitId,
+    entries: own,
+    from: own[0]?.day ?? null,
+    to: own.at(-1)?.day ?? null,
+    recorded: new Set(own.filter(({ entry }) => entry.kind !== 'photo').map(({ entry }) => stepOf(entry))),
+    handedOver: notesOf(own, 'signed').length > 0,
+  };
+}
+
+export interface ReadingsSoFar {
+  numbers: Readonly<Record<string, Stated<Measured>>>;
+  signs: Readonly<Record<string, Stated<string>>>;
+}
+
+/** The latest of each reading; one that was taken again replaces the earlier. */
+export function readingsSoFar(entries: readonly DatedEntry[]): ReadingsSoFar {
+  const numbers: Record<string, Stated<Measured>> = {};
+  const signs: Record<string, Stated<string>> = {};
+  for (const { note } of notesOf(entries, 'reading')) {
+    for (const [name, given] of Object.entries(note.numbers))
+      if (isRecorded(given)) numbers[name] = given as Stated<Measured>;
+    for (const [name, given] of Object.entries(note.signs))
+      if (isRecorded(given)) signs[name] = given as Stated<string>;
+  }
+  return { numbers, signs };
+}
+
+/** The SI values of the numbers that were read. */
+export const readNumber = (so: ReadingsSoFar, name: string): number | null =>
+  valueOf(so.numbers[name])?.si ?? null;
+
+export interface ValveState {
+  valve: string;
+  shutOn: Day;
+  ofCompressor: boolean;
+  /** left shut on purpose, and why */
+  leftShut: string | null;
+}
+
+/** Valves that stand shut, whatever visit shut them: the last word on each counts. */
+export function shutValves(entries: readonly DatedEntry[]): ValveState[] {
+  const shut = new Map<string, ValveState>();
+  for (const { day, note } of notesOf(entries, 'valve')) {
+    const key = note.valve.trim().toLowerCase();
+    const before = shut.get(key);
+    if (note.state === 'open') shut.delete(key);
+    else
+      shut.set(key, {
+        valve: note.valve.trim(),
+        shutOn: before?.shutOn ?? day,
+        ofCompressor: note.ofCompressor ?? before?.ofCompressor ?? false,
+        leftShut: note.state === 'leftShut' ? (note.why ?? '') : null,
+      });
+  }
+  return [...shut.values()];
+}
+
+/** While one of these is shut the compressor must not start. */
+export const doNotStart = (valves: readonly ValveState[]): ValveState[] =>
+  valves.filter((each) => each.ofCompressor);
