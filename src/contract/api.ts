@@ -8,6 +8,8 @@ import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
 import type { Why } from '../core/rules/obligation';
 import type { MachineSummary } from '../core/rules/summary';
 import type { ApplianceStanding } from '../core/rules/standingDocument';
+import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
+import { instrumentRow } from '../core/visit/instrument';
 
 /** A problem document (RFC 9457) with what is wrong by field. */
 export const problemDocument = z.object({
@@ -107,4 +109,41 @@ export const verifyAnswer = z.object({
   entries: z.number(),
   intact: z.boolean(),
   brokenAt: z.object({ sequence: z.number(), id: z.string(), why: z.string() }).nullable(),
+});
+
+export const storedPhoto = z.object({ file: z.string(), width: z.number(), height: z.number() });
+
+/** One visit to one machine; a visit to several machines has a row for each. */
+export const visitRow = z.object({
+  visitId: z.string(),
+  applianceId: id,
+  machineName: z.string(),
+  siteId: id,
+  siteName: z.string(),
+  /** first and last day on which something was written */
+  from: calendarDate,
+  to: calendarDate,
+  entries: z.number(),
+  handedOver: z.boolean(),
+  by: z.string(),
+  today: calendarDate,
+});
+export type VisitRow = z.infer<typeof visitRow>;
+export const visitsAnswer = z.array(visitRow);
+
+/** How often each type of part leaked on machines of a kind. */
+export const leaksOfKindAnswer = z.partialRecord(
+  z.enum(Object.keys(PART_TYPES) as [PartTypeName, ...PartTypeName[]]),
+  z.number(),
+);
+
+export const newInstrument = instrumentRow;
+export const instrumentsAnswer = z.array(instrumentRow);
+
+/** What a machine cools, its tag, and the machine whose circuit it is. */
+export const feedsChange = z.object({
+  serves: z.array(id),
+  newSpaces: z.array(spaceRow.safeExtend({ name: filledText })).default([]),
+  tag: z.string().nullish(),
+  assembly: z.string().nullish(),
 });

@@ -2,23 +2,30 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import { HttpProblem, invalid, notFound } from './problem';
+import { HttpProblem, invalid, notFound, tooLarge } from './problem';
 import { apiRouter } from './routes/api';
+import { photoRouter } from './routes/photos';
+import { visitRouter } from './routes/visits';
 import type { Services } from './services';
 
 const BODY_LIMIT = '4mb';
+
+/** What Express says of a body that it does not take, in our words. */
+function bodyProblem(error: unknown): HttpProblem | null {
+  if (error instanceof SyntaxError) return invalid([{ path: [], message: 'is no JSON' }]);
+  if (error instanceof Error && 'type' in error && error.type === 'entity.too.large')
+    return tooLarge(
+      'That is too large to be taken; nothing was written. Send a smaller photo, or fewer entries.',
+    );
+  return null;
+}
 
 const answerProblem: ErrorRequestHandler = (error: unknown, _request, response, next) => {
   if (response.headersSent) {
     next(error);
     return;
   }
-  const problem =
-    error instanceof HttpProblem
-      ? error
-      : error instanceof SyntaxError
-        ? invalid([{ path: [], message: 'is no JSON' }])
-        : null;
+  const problem = error instanceof HttpProblem ? error : bodyProblem(error);
   if (!problem) console.error(error);
   const document = problem?.document ?? {
     type: 'about:blank',
@@ -32,6 +39,8 @@ export function createApp(services: Services, webFolder: string | null): Express
   const app = express();
   app.disable('x-powered-by');
   app.use(express.json({ limit: BODY_LIMIT }));
+  app.use('/api', photoRouter(services));
+  app.use('/api', visitRouter(services));
   app.use('/api', apiRouter(services));
   app.use('/api', () => {
     throw notFound('address');

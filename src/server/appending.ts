@@ -9,6 +9,7 @@ import type { Appliance } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
 import { acceptedReasons, senseOf } from '../core/logbook/sense';
 import { dayText } from '../core/quantity/day';
+import { noteProblems } from '../core/visit/notes';
 import { standingFromEntries } from '../core/rules/standing';
 import { senseContext } from '../core/rules/senseContext';
 import type { Clock } from './clock';
@@ -101,7 +102,7 @@ export class Appending {
       entry: (id) => ownIds.has(id) || targets.some((target) => target.id === id),
     };
     const problems = entries.flatMap((entry, index) =>
-      entryProblems(entry, known).map((problem): Problem => ({
+      [...entryProblems(entry, known), ...noteProblems(entry)].map((problem): Problem => ({
         ...problem,
         path: placed(problem.path, index, entries.length),
       })),

@@ -39,3 +39,6 @@ export const conflict = (title: string, detail?: string): HttpProblem =>
     status: 409,
     ...(detail === undefined ? {} : { detail }),
   });
+
+export const tooLarge = (title: string): HttpProblem =>
+  new HttpProblem({ type: `${BASE}too-large`, title, status: 413 });

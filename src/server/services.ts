@@ -1,11 +1,18 @@
 /** The services over one store, wired once. */
+import { dirname, join } from 'node:path';
 import { Appending } from './appending';
 import type { Clock } from './clock';
 import { Judging } from './judging';
 import { openDatabase } from './store/database';
+import { Photos } from './photos';
 import { Store } from './store/store';
 
+/** Where photos stand beside a database file; beside a server's database, in the working folder. */
+const attachmentsOf = (url: string): string =>
+  join(url.startsWith('file:') ? dirname(url.slice('file:'.length)) : 'data', 'attachments');
+
 export interface Services {
+  photos: Photos;
   store: Store;
   judging: Judging;
   appending: Appending;
@@ -17,5 +24,12 @@ export async function openServices(url: string, clock: Clock): Promise<Services>
   const database = await openDatabase(url);
   const store = new Store(database);
   const judging = new Judging(store, clock);
-  return { store, judging, appending: new Appending(store, judging, clock), clock, close: database.close };
+  return {
+    store,
+    judging,
+    appending: new Appending(store, judging, clock),
+    photos: new Photos(attachmentsOf(url)),
+    clock,
+    close: database.close,
+  };
 }

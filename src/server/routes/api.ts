@@ -1,21 +1,14 @@
 /** The HTTP API under /api: routes check with the contract, call a service, answer JSON. */
 import { type Request, type Response, Router } from 'express';
-import type { z } from 'zod';
 import * as api from '../../contract/api';
-import { type Problem, problemsOf } from '../../core/logbook/problems';
+import type { Problem } from '../../core/logbook/problems';
 import { amended } from '../../core/rules/amend';
 import { leakingMachines } from '../leaking';
 import { exportLogbook, verifyChain } from '../logbooks';
 import { dueBoard, machineRows } from '../board';
 import { conflict, invalid, notFound } from '../problem';
 import type { Services } from '../services';
-
-/** The body as the contract has it, or a problem with the path of each field. */
-function bodyOf<Schema extends z.ZodType>(schema: Schema, request: Request): z.infer<Schema> {
-  const parsed = schema.safeParse(request.body, { reportInput: true });
-  if (!parsed.success) throw invalid(problemsOf(parsed.error));
-  return parsed.data;
-}
+import { bodyOf } from './body';
 
 const parameter = (request: Request, name: string): string => String(request.params[name]);
 

@@ -31,6 +31,8 @@ export const entries = sqliteTable(
     id: text('id').notNull().unique(),
     applianceId: text('appliance_id'),
     supersedes: text('supersedes'),
+    kind: text('kind'),
+    visitId: text('visit_id'),
     hash: text('hash').notNull().unique(),
     previous: text('previous').notNull().unique(),
     document: document(),
@@ -38,6 +40,8 @@ export const entries = sqliteTable(
   (table) => [
     index('entries_by_appliance').on(table.applianceId),
     index('entries_by_supersedes').on(table.supersedes),
+    index('entries_by_visit').on(table.visitId),
+    index('entries_by_kind').on(table.kind),
   ],
 );
 
@@ -67,6 +71,8 @@ export const duties = sqliteTable(
     index('duties_by_due').on(table.due),
   ],
 );
+
+export const instruments = sqliteTable('instruments', { id: text('id').primaryKey(), document: document() });
 
 export const amendments = sqliteTable('amendments', {
   sequence: integer('sequence').primaryKey(),

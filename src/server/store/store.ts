@@ -1,11 +1,12 @@
 /** Reads and writes rows. Knows tables and JSON, no rules. */
-import { and, asc, eq, inArray, isNotNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, lte, notInArray, or, sql } from 'drizzle-orm';
 import type { BatchItem } from 'drizzle-orm/batch';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Cylinder, Person, Site, Space } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import type { ApplianceStanding } from '../../core/rules/standingDocument';
 import type { MachineSummary } from '../../core/rules/summary';
+import type { Instrument } from '../../core/visit/instrument';
 import type { Database } from './database';
 import * as t from './schema';
 import { CHAIN_START, type SealedRow, sealHash } from './seal';
@@ -21,6 +22,16 @@ export interface StoredStanding {
   summary: MachineSummary;
   document: ApplianceStanding;
   duties: StoredDuty[];
+}
+
+export interface StoredVisit {
+  visitId: string;
+  applianceId: string;
+  from: string;
+  to: string;
+  entries: number;
+  handedOver: boolean;
+  by: string;
 }
 
 type Statement = BatchItem<'sqlite'>;
@@ -40,6 +51,7 @@ export class Store {
   spaces = async (): Promise<Space[]> => parsed(await this.db.select().from(t.spaces));
   people = async (): Promise<Person[]> => parsed(await this.db.select().from(t.people));
   cylinders = async (): Promise<Cylinder[]> => parsed(await this.db.select().from(t.cylinders));
+  instruments = async (): Promise<Instrument[]> => parsed(await this.db.select().from(t.instruments));
   appliances = async (): Promise<Appliance[]> => parsed(await this.db.select().from(t.appliances));
 
   async site(id: string): Promise<Site | null> {
@@ -116,6 +128,50 @@ export class Store {
     return [...touched];
   }
 
+  /** Visits by machine, the last written first; what was voided or corrected away does not count. */
+  async visits(limit: number): Promise<StoredVisit[]> {
+    const on = sql<string>`json_extract(${t.entries.document}, '$.on')`;
+    const signed = sql<number>`sum(${t.entries.kind} = 'handover' and json_extract(${t.entries.document}, '$.tool') = 'signed')`;
+    const rows = await this.db
+      .select({
+        visitId: sql<string>`${t.entries.visitId}`,
+        applianceId: sql<string>`${t.entries.applianceId}`,
+        from: sql<string>`min(${on})`,
+        to: sql<string>`max(${on})`,
+        entries: sql<number>`count(*)`,
+        handedOver: signed,
+        by: sql<string>`json_extract(${t.entries.document}, '$.by')`,
+      })
+      .from(t.entries)
+      .where(and(isNotNull(t.entries.visitId), isNotNull(t.entries.applianceId), this.alive()))
+      .groupBy(t.entries.visitId, t.entries.applianceId)
+      .orderBy(sql`max(${t.entries.sequence}) desc`)
+      .limit(limit);
+    return rows.map((row) => ({ ...row, handedOver: row.handedOver > 0 }));
+  }
+
+  /** No other entry supersedes it. */
+  private alive() {
+    return notInArray(
+      t.entries.id,
+      this.db
+        .select({ id: sql<string>`${t.entries.supersedes}` })
+        .from(t.entries)
+        .where(isNotNull(t.entries.supersedes)),
+    );
+  }
+
+  /** Leaks that were found on machines of a kind, dead entries left out. */
+  async leaksOfKind(kind: string): Promise<Entry[]> {
+    const machines = (await this.appliances()).filter((each) => each.kind === kind).map((each) => each.id);
+    if (machines.length === 0) return [];
+    const rows = await this.db
+      .select()
+      .from(t.entries)
+      .where(and(eq(t.entries.kind, 'leakFound'), inArray(t.entries.applianceId, machines), this.alive()));
+    return parsed(rows);
+  }
+
   async allEntries(): Promise<SealedRow[]> {
     const rows = await this.db.select().from(t.entries).orderBy(asc(t.entries.sequence));
     return rows.map((row) => ({ ...row, entry: JSON.parse(row.document) as Entry }));
@@ -174,6 +230,16 @@ export class Store {
     this.db.insert(t.people).values({ id: person.id, document: json(person) });
   insertCylinder = (cylinder: Cylinder): Statement =>
     this.db.insert(t.cylinders).values({ id: cylinder.id, document: json(cylinder) });
+  putInstrument = (instrument: Instrument): Statement =>
+    this.db
+      .insert(t.instruments)
+      .values({ id: instrument.id, document: json(instrument) })
+      .onConflictDoUpdate({ target: t.instruments.id, set: { document: json(instrument) } });
+  updateAppliance = (appliance: Appliance): Statement =>
+    this.db
+      .update(t.appliances)
+      .set({ document: json(appliance) })
+      .where(eq(t.appliances.id, appliance.id));
   insertAppliance = (appliance: Appliance): Statement =>
     this.db
       .insert(t.appliances)
@@ -201,6 +267,8 @@ export class Store {
           id: entry.id,
           applianceId: entry.applianceId ?? null,
           supersedes: entry.supersedes ?? null,
+          kind: entry.kind,
+          visitId: entry.visitId ?? null,
           hash,
           previous,
           document: json(sealedEntry),
