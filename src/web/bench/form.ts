@@ -9,6 +9,7 @@ import type { Result } from '../../core/result';
 import { readKept, writeKept } from '../data/kept';
 import { readIn, type UnitSystem } from '../words/measures';
 import { useBench } from './setting';
+import { useToolHome } from './toolHome';
 
 export interface MeasureSpec {
   label: string;
@@ -64,9 +65,10 @@ export function useBenchForm<M extends string, C extends string = never>(
   choices: Record<C, string> = {} as Record<C, string>,
 ): BenchForm<M, C> {
   const { system, atmosphere } = useBench();
-  const [kept, setKept] = useState(() => keptOf(slug));
+  const place = `${useToolHome()?.prefix ?? ''}${slug}`;
+  const [kept, setKept] = useState(() => keptOf(place));
   const keep = (next: Kept) => {
-    writeKept(keyOf(slug), next);
+    writeKept(keyOf(place), next);
     setKept(next);
   };
   const fields = {} as Record<M, MeasureField>;

@@ -33,13 +33,14 @@ function kept(): Kept {
 
 const Context = createContext<BenchSetting | null>(null);
 
-export function BenchSettingProvider({ children }: { children: ReactNode }) {
-  const [setting, setSetting] = useState(kept);
+/** `machine`: the units, altitude and refrigerant of a machine that the tools are used on; nothing of it is kept then. */
+export function BenchSettingProvider({ machine, children }: { machine?: Kept; children: ReactNode }) {
+  const [setting, setSetting] = useState(() => machine ?? kept());
   const air = atmosphereAt(setting.altitudeM);
   const atmosphere = air.ok ? air.value : 101_325;
   const change = (part: Partial<Kept>) => {
     const next = { ...setting, ...part };
-    writeKept(KEY, next);
+    if (!machine) writeKept(KEY, next);
     setSetting(next);
   };
   const show = shownIn(setting.system, atmosphere);

@@ -45,3 +45,11 @@ export const post = <Schema extends z.ZodType>(schema: Schema, path: string, bod
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
+
+/** Sends a file as it is. */
+export const send = <Schema extends z.ZodType>(schema: Schema, path: string, body: Blob) =>
+  call(schema, path, {
+    method: 'POST',
+    headers: { 'content-type': body.type || 'application/octet-stream' },
+    body,
+  });

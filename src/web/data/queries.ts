@@ -7,7 +7,8 @@ import type { Appliance, Person, Site, Space } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import { type Day, dayOf } from '../../core/quantity/day';
 import { dayAt } from '../../core/quantity/zone';
-import { get, post } from './api';
+import type { Instrument } from '../../core/visit/instrument';
+import { get, post, send } from './api';
 
 const useGet = <Schema extends z.ZodType>(key: readonly string[], schema: Schema, path: string) =>
   useQuery({ queryKey: key, queryFn: () => get(schema, path) });
@@ -21,6 +22,10 @@ export const useDue = () => useGet(['due'], api.dueAnswer, '/due');
 export const useLeaking = () => useGet(['leaking'], api.leakingAnswer, '/leaking');
 export const useRules = () => useGet(['rules'], api.rulesAnswer, '/rules');
 export const useVerify = () => useGet(['verify'], api.verifyAnswer, '/verify');
+export const useVisits = () => useGet(['visits'], api.visitsAnswer, '/visits');
+export const useInstruments = () => useGet(['instruments'], api.instrumentsAnswer, '/instruments');
+export const useLeaksOfKind = (kind: string) =>
+  useGet(['leaks-of-kind', kind], api.leaksOfKindAnswer, `/leaks-of-kind/${kind}`);
 export const useMachine = (id: string) =>
   useGet(['machine', id], api.machineAnswer, `/machines/${encodeURIComponent(id)}`);
 
@@ -40,7 +45,7 @@ function useRefreshing() {
 export function useAppend() {
   const refresh = useRefreshing();
   return useMutation({
-    mutationFn: (entry: Entry) => post(api.appended, '/entries', entry),
+    mutationFn: (entries: Entry | readonly Entry[]) => post(api.appended, '/entries', entries),
     onSuccess: refresh,
   });
 }
@@ -83,3 +88,23 @@ export function useAmend() {
     onSuccess: refresh,
   });
 }
+
+export function useAddInstrument() {
+  const refresh = useRefreshing();
+  return useMutation({
+    mutationFn: (instrument: Instrument) => post(api.newInstrument, '/instruments', instrument),
+    onSuccess: refresh,
+  });
+}
+
+export function useChangeFeeds(machineId: string) {
+  const refresh = useRefreshing();
+  return useMutation({
+    mutationFn: (change: z.input<typeof api.feedsChange>) =>
+      post(z.unknown(), `/machines/${encodeURIComponent(machineId)}/feeds`, change),
+    onSuccess: refresh,
+  });
+}
+
+export const useStorePhoto = () =>
+  useMutation({ mutationFn: (photo: Blob) => send(api.storedPhoto, '/photos', photo) });

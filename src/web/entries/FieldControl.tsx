@@ -2,11 +2,18 @@
 import type { PackId } from '../../core/logbook/fields';
 import type { Standing } from '../../core/rules/standing';
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
+import { stainsOf } from '../../core/visit/stains';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
 import { PACK_WORDS } from '../words/codes';
-import { nextLeakId } from './formValues';
+import { dayWords } from '../words/dates';
+import { type FormPlace, nextLeakId } from './formValues';
+import { MeasuredField } from './MeasuredField';
+import { StatedField } from './StatedField';
+import { draftOf } from './statedDraft';
 import type { FieldSpec } from './fieldSpec';
+
+const MOST_BUTTONS = 4;
 
 interface Props {
   field: FieldSpec;
@@ -14,10 +21,27 @@ interface Props {
   error: string | undefined;
   standing: Standing;
   packs: readonly PackId[];
+  place: FormPlace;
   onChange: (value: unknown) => void;
 }
 
-export function FieldControl({ field, value, error, standing, packs, onChange }: Props) {
+/** One field; a stated one stands in a frame that also takes not done and unknown. */
+export function FieldControl(props: Props) {
+  const { field, value, error, place, onChange } = props;
+  if (field.type !== 'measure' && !field.stated) return <PlainControl {...props} />;
+  const draft = draftOf(value);
+  return (
+    <StatedField field={field} draft={draft} error={error} onChange={onChange}>
+      {field.type === 'measure' ? (
+        <MeasuredField field={field} draft={draft} error={error} place={place} onChange={onChange} />
+      ) : (
+        <PlainControl {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
+      )}
+    </StatedField>
+  );
+}
+
+function PlainControl({ field, value, error, standing, packs, onChange }: Props) {
   const { label, hint, optional } = field;
   const common = { label, hint, optional, error: error ?? null };
   const text = typeof value === 'string' ? value : '';
@@ -34,7 +58,7 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
         />
       );
     case 'choice':
-      return field.choices.length <= 4 ? (
+      return field.choices.length <= MOST_BUTTONS || field.stated ? (
         <Labelled label={label} error={error}>
           <Choices label={label} choices={field.choices} value={text} onChange={onChange} />
         </Labelled>
@@ -61,6 +85,37 @@ export function FieldControl({ field, value, error, standing, packs, onChange }:
         <SelectField
           {...common}
           choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'openLeak': {
+      const open = standing.leaks.open();
+      return open.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'not for one leak' },
+            ...open.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
+          ]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'stain': {
+      const stains = stainsOf(standing.history.entries);
+      return stains.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'a new one' },
+            ...stains.map((each) => ({
+              value: each.id,
+              words: `${each.place}, seen ${dayWords(each.seenOn)}`,
+            })),
+          ]}
           value={text}
           onChange={onText}
         />

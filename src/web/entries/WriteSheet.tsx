@@ -13,7 +13,7 @@ import { Loaded } from '../parts/Page';
 import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
-import { type Values, initialValues, madeOf } from './formValues';
+import { type Values, initialValues, madeOf, placeOf } from './formValues';
 import { FORMS } from './specs';
 import { undoing } from './voiding';
 import { type WriteRequest, useWriteSheet } from './useWriteSheet';
@@ -60,6 +60,7 @@ function WriteForm({
   const [note, setNote] = useState(corrected?.note ?? '');
   const [correctionReason, setCorrectionReason] = useState('');
   const [tried, setTried] = useState(false);
+  const place = placeOf(bareUnit(massSystemOf(machine.site)));
   const frame = {
     id,
     kind: request.kind,
@@ -70,7 +71,7 @@ function WriteForm({
     supersedes: request.corrects,
     correctionReason,
   };
-  const { entry, errors } = madeOf(spec, values, frame, bareUnit(massSystemOf(machine.site)), today);
+  const { entry, errors } = madeOf(spec, values, frame, place, today);
   const shown = tried ? errors : {};
 
   const save = () => {
@@ -79,7 +80,7 @@ function WriteForm({
     append.mutate(entry, {
       onSuccess: () => {
         toast.success(`${spec.title}: saved to the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry)) },
+          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry, machine.entries)) },
         });
         onClose();
       },
@@ -118,6 +119,7 @@ function WriteForm({
               error={shown[field.key]}
               standing={standing}
               packs={machine.packs}
+              place={place}
               onChange={(value) => setValues((before) => ({ ...before, [field.key]: value }))}
             />
           ),

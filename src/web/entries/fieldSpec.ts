@@ -1,5 +1,7 @@
 /** The shape of an entry form: its fields by type, and the fields that several forms share. */
+import type { Dimension } from '../../core/quantity/units';
 import type { Choice } from '../parts/Field';
+import type { UnitSystem } from '../words/measures';
 
 type Values = Record<string, unknown>;
 
@@ -12,6 +14,8 @@ interface Common {
   needed?: boolean;
   /** shown only while this holds */
   when?: (values: Values) => boolean;
+  /** beside its value it can be not done (why) or unknown; left alone it is not recorded */
+  stated?: boolean;
 }
 
 export type FieldSpec = Common &
@@ -26,11 +30,14 @@ export type FieldSpec = Common &
           | 'year'
           | 'newLeak'
           | 'leak'
+          | 'openLeak'
+          | 'stain'
           | 'leaks'
           | 'pack'
           | 'partsLeftOut'
           | 'temporaryPart';
       }
+    | { type: 'measure'; dimension: Dimension; unit?: Record<UnitSystem, string> }
     | { type: 'check'; initial: boolean }
     | { type: 'choice'; choices: readonly Choice[] }
     | { type: 'many'; choices: readonly Choice[] }
@@ -41,6 +48,8 @@ export interface FormSpec {
   about: string;
   caution?: string;
   fields: readonly FieldSpec[];
+  /** fields that every entry of this form carries as they are */
+  fixed?: Record<string, unknown>;
 }
 
 export const choices = <Value extends string>(

@@ -6,10 +6,43 @@ import { problemsOf } from '../../core/logbook/problems';
 import { dayOf } from '../../core/quantity/day';
 import type { Mass, MassUnit } from '../../core/quantity/mass';
 import type { Standing } from '../../core/rules/standing';
+import { SEA_LEVEL_PA } from '../../core/quantity/atmosphere';
+import type { Instrument } from '../../core/visit/instrument';
+import { noteProblems } from '../../core/visit/notes';
 import { massOf } from '../gas/gasDraft';
+import { type UnitSystem, readIn } from '../words/measures';
 import type { FieldSpec, FormSpec } from './fieldSpec';
+import { type Read, draftFrom, draftOf, readMeasured, readStated } from './statedDraft';
 
 export type Values = Record<string, unknown>;
+
+/** What reading a form needs to know of the place: units, air, and instruments. */
+export interface FormPlace {
+  mass: MassUnit;
+  system: UnitSystem;
+  /** Pa absolute at the site */
+  atmosphere: number;
+  instruments: readonly Instrument[];
+}
+
+export const placeOf = (mass: MassUnit): FormPlace => ({
+  mass,
+  system: mass === 'kg' || mass === 'g' ? 'metric' : 'us',
+  atmosphere: SEA_LEVEL_PA,
+  instruments: [],
+});
+
+/** `numbers.suction` stands within `numbers`. */
+const atPath = (source: Values, key: string): unknown =>
+  key.split('.').reduce<unknown>((value, part) => (value as Values | null | undefined)?.[part], source);
+
+function putPath(target: Values, key: string, value: unknown): void {
+  const parts = key.split('.');
+  const last = parts.pop() ?? key;
+  let inner = target;
+  for (const part of parts) inner = (inner[part] ??= {}) as Values;
+  inner[last] = value;
+}
 
 const typedMass = (mass: Mass): string =>
   (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
@@ -23,11 +56,12 @@ export function initialValues(
 ): Values {
   const source: Values = corrected ? (corrected as unknown as Values) : given;
   return Object.fromEntries(
-    spec.fields.map((field) => [field.key, initialValue(field, source[field.key], standing)]),
+    spec.fields.map((field) => [field.key, initialValue(field, atPath(source, field.key), standing)]),
   );
 }
 
 function initialValue(field: FieldSpec, value: unknown, standing: Standing): unknown {
+  if (field.stated || field.type === 'measure') return draftFrom(value);
   switch (field.type) {
     case 'check':
       return value ?? field.initial;
@@ -79,15 +113,15 @@ export interface Frame {
 }
 
 /** The entry of a form, or an error for each field that is not right. */
-export function madeOf(spec: FormSpec, values: Values, frame: Frame, unit: MassUnit, today: number): Made {
+export function madeOf(spec: FormSpec, values: Values, frame: Frame, place: FormPlace, today: number): Made {
   const errors: Record<string, string> = {};
   const payload: Values = {};
   for (const field of spec.fields) {
     if (field.when && !field.when(values)) continue;
-    const read = readField(field, values[field.key], unit);
+    const read = readField(field, values[field.key], place);
     if ('error' in read) errors[field.key] = read.error;
-    else if (read.value !== undefined) payload[field.key] = read.value;
-    else if (!field.optional && (field.type === 'long' || field.needed))
+    else if (read.value !== undefined) putPath(payload, field.key, read.value);
+    else if (!field.optional && ((field.type === 'long' && !field.stated) || field.needed))
       errors[field.key] = 'Say a few words here.';
   }
   if (frame.by === null) errors['by'] = 'Choose who is writing.';
@@ -98,23 +132,54 @@ export function madeOf(spec: FormSpec, values: Values, frame: Frame, unit: MassU
   const { supersedes, correctionReason, note, by, ...rest } = frame;
   const draft = {
     ...rest,
-    ...payload,
+    ...structuredClone(spec.fixed ?? {}),
+    ...merged(spec.fixed ?? {}, payload),
     by: by ?? '',
     note: note.trim() || undefined,
     ...(supersedes === null ? {} : { supersedes, correctionReason: correctionReason.trim() || 'as if' }),
   };
   const parsed = entrySchema.safeParse(draft, { reportInput: true });
   const problems = parsed.success
-    ? entryProblems(parsed.data, { appliance: () => true, entry: () => true })
+    ? [
+        ...entryProblems(parsed.data, { appliance: () => true, entry: () => true }),
+        ...noteProblems(parsed.data),
+      ]
     : problemsOf(parsed.error);
   for (const problem of problems) {
-    const key = String(problem.path[0] ?? 'kind');
+    const key =
+      spec.fields.find((field) => problem.path.join('.').startsWith(field.key))?.key ??
+      String(problem.path[0] ?? 'kind');
     errors[key] ??= `This ${problem.message}.`;
   }
   return { entry: parsed.success && Object.keys(errors).length === 0 ? parsed.data : null, errors };
 }
 
-function readField(field: FieldSpec, value: unknown, unit: MassUnit): { value: unknown } | { error: string } {
+/** Objects that a form always carries, with what was filled in put into them. */
+const merged = (fixed: Values, payload: Values): Values =>
+  Object.fromEntries(
+    Object.entries(payload).map(([key, value]) => {
+      const base = fixed[key];
+      return [
+        key,
+        base !== null && typeof base === 'object' && value !== null && typeof value === 'object'
+          ? { ...base, ...value }
+          : value,
+      ];
+    }),
+  );
+
+function readField(field: FieldSpec, value: unknown, place: FormPlace): Read {
+  if (field.type === 'measure') {
+    const usual = field.unit?.[place.system] ?? readIn(field.dimension, place.system);
+    return readStated(draftOf(value), (draft) =>
+      readMeasured(field.dimension, draft, usual, place.atmosphere, place.instruments),
+    );
+  }
+  if (field.stated) return readStated(draftOf(value), ({ text }) => readPlain(field, text, place.mass));
+  return readPlain(field, value, place.mass);
+}
+
+function readPlain(field: FieldSpec, value: unknown, unit: MassUnit): Read {
   const text = typeof value === 'string' ? value.trim() : '';
   switch (field.type) {
     case 'check':
@@ -123,6 +188,7 @@ function readField(field: FieldSpec, value: unknown, unit: MassUnit): { value: u
     case 'leaks':
       return { value: (value as string[]).length > 0 ? value : undefined };
     case 'mass': {
+      if (text === '' && field.optional) return { value: undefined };
       const read = massOf(text, unit);
       return 'error' in read ? read : { value: read.mass };
     }
@@ -145,7 +211,7 @@ function splitPart(line: string): { part: string; reason: string } {
   return { part: part.trim(), reason: reason.join(':').trim() || 'no reason given' };
 }
 
-function readPressure(text: string): { value: unknown } | { error: string } {
+function readPressure(text: string): Read {
   const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
   const unit =
     GAUGE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??

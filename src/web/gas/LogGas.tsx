@@ -36,7 +36,7 @@ function MachineGas({ id }: { id: string }) {
       supersedes={sheet.supersedes}
       leakId={sheet.leakId}
       direction={sheet.direction}
-      onClose={sheet.close}
+      onDone={sheet.close}
     />
   );
 }

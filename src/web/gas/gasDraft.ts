@@ -121,3 +121,10 @@ export function entryOf(
       : { ...common, kind: draft.direction, reason: draft.recoveredReason };
   return { entry: entry as Entry, errors };
 }
+
+/** Small machines are charged in grams or ounces: the unit in which the full charge was last set, where it is one of these. */
+export function smallUnit(machine: { entries: readonly Entry[] }): 'g' | 'oz' | null {
+  const set = machine.entries.findLast((entry) => entry.kind === 'fullChargeSet');
+  const unit = set?.kind === 'fullChargeSet' ? set.mass?.unit : undefined;
+  return unit === 'g' || unit === 'oz' ? unit : null;
+}

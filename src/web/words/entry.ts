@@ -10,6 +10,7 @@ import {
   RECOVERED_WORDS,
 } from './codes';
 import { dateWords } from './dates';
+import { TEST_GAS_WORDS } from './leaks';
 
 export const massWords = (mass: Mass, system: MassSystem): string => {
   const typed = (mass as Mass & { 'x-typed'?: string })['x-typed'];
@@ -24,13 +25,6 @@ const weight = (
   entry: { mass: Mass | null; massUnknown?: string | null | undefined },
   system: MassSystem,
 ): string => (entry.mass ? massWords(entry.mass, system) : `not weighed: ${entry.massUnknown ?? ''}`);
-
-const GAS_WORDS = {
-  nitrogen: 'nitrogen',
-  nitrogenTrace: 'nitrogen with a trace of refrigerant',
-  nitrogenHydrogen: 'nitrogen–hydrogen',
-  refrigerant: 'refrigerant',
-};
 
 export function entryWords(entry: Entry, system: MassSystem): string {
   switch (entry.kind) {
@@ -64,7 +58,7 @@ export function entryWords(entry: Entry, system: MassSystem): string {
         `${entry.stage === 'initial' ? 'first' : 'second'} test ${entry.result === 'pass' ? 'passed' : 'FAILED'}`,
         entry.leakIds?.length ? `leak ${entry.leakIds.join(', ')}` : 'whole machine',
         entry.section,
-        entry.testGas && GAS_WORDS[entry.testGas],
+        entry.testGas && TEST_GAS_WORDS[entry.testGas],
         entry.atJoint && `${String(entry.atJoint.value)} ${entry.atJoint.unit} at the joint`,
         entry.method,
       ]);

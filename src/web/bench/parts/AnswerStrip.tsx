@@ -1,5 +1,10 @@
 /** On a phone the answer lies below its fields: this strip at the thumb says it while typing, and leads there. */
+import { useToolHome } from '../toolHome';
+
 export function AnswerStrip({ words }: { words: string }) {
+  const home = useToolHome();
+  // In a visit the thumb's place belongs to the step.
+  if (home) return null;
   return (
     <a
       href="#answer"

@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { calculatorOf } from '../calculators';
 import type { BenchForm } from '../form';
+import { useToolHome } from '../toolHome';
 import { BenchUnits } from './BenchUnits';
 
 export function BenchPage({
@@ -16,11 +17,33 @@ export function BenchPage({
   children,
 }: {
   slug: string;
-  form?: Pick<BenchForm<never, never>, 'touched' | 'reset' | 'fillExample'>;
+  form?: Form;
   inputs: ReactNode;
   children: ReactNode;
 }) {
   const { question, title } = calculatorOf(slug);
+  const home = useToolHome();
+  const body = (
+    <>
+      <BenchUnits />
+      <div
+        className={
+          home
+            ? 'grid gap-x-8 xl:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]'
+            : 'grid gap-x-10 lg:grid-cols-[minmax(0,25rem)_minmax(0,1fr)]'
+        }
+      >
+        <section aria-label="What you know">
+          {form && <Fresh form={form} />}
+          {inputs}
+        </section>
+        <section aria-label="Answer" id={home ? undefined : 'answer'} className="min-w-0 scroll-mt-4">
+          {children}
+        </section>
+      </div>
+    </>
+  );
+  if (home) return body;
   return (
     <Page
       title={question}
@@ -36,32 +59,32 @@ export function BenchPage({
         </span>
       }
     >
-      <BenchUnits />
-      <div className="grid gap-x-10 lg:grid-cols-[minmax(0,25rem)_minmax(0,1fr)]">
-        <section aria-label="What you know">
-          {form && (
-            <div className="mb-3 flex flex-wrap gap-2">
-              {!form.touched && <Button onClick={form.fillExample}>Fill in an example</Button>}
-              {form.touched && (
-                <Button
-                  weight="quiet"
-                  className="-ml-4"
-                  onClick={() => {
-                    const undo = form.reset();
-                    toast('Cleared.', { action: { label: 'Undo', onClick: undo } });
-                  }}
-                >
-                  <RotateCcw aria-hidden="true" size={18} /> Start over
-                </Button>
-              )}
-            </div>
-          )}
-          {inputs}
-        </section>
-        <section aria-label="Answer" id="answer" className="min-w-0 scroll-mt-4">
-          {children}
-        </section>
-      </div>
+      {body}
     </Page>
+  );
+}
+
+type Form = Pick<BenchForm<never, never>, 'touched' | 'reset' | 'fillExample'>;
+
+/** Begin with an example, or from nothing again. */
+function Fresh({ form }: { form: Form }) {
+  const home = useToolHome();
+  if (!form.touched && home) return null;
+  return (
+    <div className="mb-3 flex flex-wrap gap-2">
+      {!form.touched && <Button onClick={form.fillExample}>Fill in an example</Button>}
+      {form.touched && (
+        <Button
+          weight="quiet"
+          className="-ml-4"
+          onClick={() => {
+            const undo = form.reset();
+            toast('Cleared.', { action: { label: 'Undo', onClick: undo } });
+          }}
+        >
+          <RotateCcw aria-hidden="true" size={18} /> Start over
+        </Button>
+      )}
+    </div>
   );
 }

@@ -19,6 +19,7 @@ import { Sheet } from '../../parts/Sheet';
 import { ENTRY_WORDS } from '../../words/codes';
 import type { MeasureField } from '../form';
 import { useBench } from '../setting';
+import { type ToolHome, useToolHome } from '../toolHome';
 
 export type KeptKind = 'readings' | 'pressureHold' | 'evacuation' | 'chargeRun';
 
@@ -44,7 +45,56 @@ function inputsOf(fields: Keepable['fields']): Record<string, { typed: string; s
   );
 }
 
+/** What a result files besides who, when and on which machine. */
+const filed = (keepable: Keepable, setting: { refrigerant: string; altitudeM: number }) => ({
+  tool: keepable.tool,
+  summary: keepable.summary,
+  refrigerant: setting.refrigerant,
+  altitudeM: setting.altitudeM,
+  inputs: inputsOf(keepable.fields),
+  choices: keepable.choices ?? {},
+  result: keepable.result,
+});
+
 export function KeepThis({ keepable }: { keepable: Keepable }) {
+  const home = useToolHome();
+  return home ? <KeepAtHome keepable={keepable} home={home} /> : <KeepAnywhere keepable={keepable} />;
+}
+
+/** Inside a visit the machine, the day and the writer are known: one touch files it. */
+function KeepAtHome({ keepable, home }: { keepable: Keepable; home: ToolHome }) {
+  const { person } = useWriter();
+  const setting = useBench();
+  const [problem, setProblem] = useState<string | null>(null);
+  const keep = async () => {
+    const beside = home.beside?.() ?? { fields: {} };
+    if ('error' in beside || !person) {
+      setProblem('error' in beside ? beside.error : 'Choose who is writing.');
+      return;
+    }
+    const taken = await home.keep(
+      keepable.kind,
+      { ...filed(keepable, setting), ...beside.fields },
+      `${keepable.summary}.`,
+    );
+    setProblem(taken ? null : 'It was not taken. What you typed is still here; try again.');
+  };
+  return (
+    <div className="my-4">
+      {problem && (
+        <p role="alert" className="mb-2 font-semibold text-brick">
+          {problem}
+        </p>
+      )}
+      {!person && <WriterField />}
+      <Button weight="main" onClick={() => void keep()}>
+        {home.keepWords}
+      </Button>
+    </div>
+  );
+}
+
+function KeepAnywhere({ keepable }: { keepable: Keepable }) {
   const [open, setOpen] = useState(false);
   const [machineId, setMachineId] = useState<string | null>(null);
   const close = () => {
@@ -106,19 +156,13 @@ function KeepForm({
       on,
       by: person.id,
       note: note.trim() === '' ? null : note,
-      tool: keepable.tool,
-      summary: keepable.summary,
-      refrigerant,
-      altitudeM,
-      inputs: inputsOf(keepable.fields),
-      choices: keepable.choices ?? {},
-      result: keepable.result,
+      ...filed(keepable, { refrigerant, altitudeM }),
     } as Entry;
     append.mutate(entry, {
       onSuccess: () => {
         rememberMachine(machine.appliance.id);
         toast.success(`Kept in the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry)) },
+          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry, machine.entries)) },
         });
         onClose();
       },

@@ -3,7 +3,7 @@ import clsx from 'clsx';
 import { type Dimension, UNITS } from '../../../core/quantity/units';
 import { Field, inputShape } from '../../parts/Field';
 import { measureRefusalWords } from '../../words/bench';
-import { echoOf } from '../../words/measures';
+import { echoOf, figuresOnly } from '../../words/measures';
 import { useBench } from '../setting';
 import type { MeasureField } from '../form';
 
@@ -44,7 +44,10 @@ export function MeasureInput({ field }: { field: MeasureField }) {
               aria-label={`Unit of ${spec.label.toLowerCase()}`}
               className={clsx(inputShape, 'w-auto! shrink-0')}
               value={read.ok ? read.value.unit : unit}
-              onChange={(event) => field.set({ unit: event.target.value, text: bareOf(text, read.ok) })}
+              // Picking a unit gives the figure that unit; a typed one would go on contradicting it.
+              onChange={(event) =>
+                field.set({ unit: event.target.value, text: (read.ok ? figuresOnly(text) : null) ?? text })
+              }
             >
               {units.map((each) => (
                 <option key={each}>{each}</option>
@@ -58,9 +61,3 @@ export function MeasureInput({ field }: { field: MeasureField }) {
     </Field>
   );
 }
-
-/** Picking a unit gives the figure that unit; a typed one would go on contradicting it. */
-const bareOf = (text: string, readable: boolean): string => {
-  const figures = /^\s*[+-−]?[\d./ ]*\d/.exec(text)?.[0].trim();
-  return readable && figures !== undefined ? figures : text;
-};

@@ -1,0 +1,16 @@
+/** A calculator that stands inside something else, such as a step of a visit: where it keeps its results, and what for. */
+import { createContext, useContext } from 'react';
+import type { EntryKind } from '../../core/logbook/entry';
+
+export interface ToolHome {
+  /** parts what is typed here from what is typed on the bench */
+  prefix: string;
+  /** files a result; resolves to whether it was taken */
+  keep: (kind: EntryKind, fields: Record<string, unknown>, words: string) => Promise<boolean>;
+  /** what the home adds to a result, or why it cannot be kept yet */
+  beside?: (() => { fields: Record<string, unknown> } | { error: string }) | undefined;
+  keepWords: string;
+}
+
+export const ToolHomeContext = createContext<ToolHome | null>(null);
+export const useToolHome = (): ToolHome | null => useContext(ToolHomeContext);

@@ -1,0 +1,124 @@
+/** Everything recorded so far in this visit, step by step, in the words of the service record that it will become. */
+import { useState } from 'react';
+import { ClipboardList } from 'lucide-react';
+import type { Entry } from '../../core/logbook/entry';
+import { STEPS, type Step, stepOf } from '../../core/visit/steps';
+import { toolOf } from '../../core/visit/notes';
+import { useWriter } from '../app/writer';
+import { FORM_KINDS } from '../entries/specs';
+import { useWriteSheet } from '../entries/useWriteSheet';
+import { useLogSheet } from '../gas/logSheet';
+import { VoidSheet } from '../machine/VoidSheet';
+import { Button } from '../parts/Button';
+import { Sheet } from '../parts/Sheet';
+import { ENTRY_WORDS } from '../words/codes';
+import { dateWords } from '../words/dates';
+import { STEP_WORDS } from '../words/steps';
+import { noteFormOf } from './noteForms';
+import { noteWords } from './noteWords';
+import { useVisit } from './visitContext';
+
+/** Entries by step, in the order of the work. */
+export function bySteps(entries: readonly { entry: Entry }[]): { step: Step; entries: Entry[] }[] {
+  return STEPS.map((step) => ({
+    step,
+    entries: entries.map(({ entry }) => entry).filter((entry) => stepOf(entry) === step),
+  })).filter((each) => each.entries.length > 0);
+}
+
+const lineTitle = (entry: Entry): string => noteFormOf(toolOf(entry) ?? '')?.title ?? ENTRY_WORDS[entry.kind];
+
+function Lines() {
+  const { record, view, partNames } = useVisit();
+  const { people } = useWriter();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [voiding, setVoiding] = useState<Entry | null>(null);
+  const write = useWriteSheet();
+  const gas = useLogSheet();
+  const machineId = view.machine.appliance.id;
+  const correctable = (entry: Entry) =>
+    FORM_KINDS.some((kind) => kind === entry.kind) && toolOf(entry) === null;
+  const isGas = (entry: Entry) => entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
+  const correct = (entry: Entry) => {
+    if (isGas(entry)) gas.openFor({ machine: machineId, supersedes: entry.id });
+    else write.open({ kind: entry.kind as (typeof FORM_KINDS)[number], machineId, corrects: entry.id });
+  };
+  if (record.entries.length === 0)
+    return <p className="py-4 text-soft">Nothing yet. What you record at each step stands here at once.</p>;
+  return (
+    <>
+      {bySteps(record.entries).map(({ step, entries }) => (
+        <section key={step} className="rule-b py-2" aria-label={`Recorded: ${STEP_WORDS[step].title}`}>
+          <h3 className="font-bold">{STEP_WORDS[step].title}</h3>
+          <ul>
+            {entries.map((entry) => (
+              <li key={entry.id}>
+                <button
+                  type="button"
+                  className="min-h-9 w-full cursor-pointer py-1 text-left text-[0.97rem] leading-snug break-words"
+                  aria-expanded={chosen === entry.id}
+                  onClick={() => setChosen(chosen === entry.id ? null : entry.id)}
+                >
+                  <span className="text-soft">{lineTitle(entry)}:</span>{' '}
+                  {noteWords(entry, view.system, partNames)}
+                  {entry.note && <span className="text-soft"> “{entry.note}”</span>}
+                </button>
+                {chosen === entry.id && (
+                  <div className="mb-1">
+                    <p className="text-soft">
+                      {people.find((person) => person.id === entry.by)?.name ?? entry.by},{' '}
+                      {dateWords(entry.on)}
+                    </p>
+                    <div className="flex gap-2">
+                      {(isGas(entry) || correctable(entry)) && (
+                        <Button className="px-3" onClick={() => correct(entry)}>
+                          Correct
+                        </Button>
+                      )}
+                      <Button className="px-3" onClick={() => setVoiding(entry)}>
+                        Void
+                      </Button>
+                    </div>
+                  </div>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {voiding && <VoidSheet entry={voiding} view={view} onClose={() => setVoiding(null)} />}
+    </>
+  );
+}
+
+/** On a wide screen, at the right. */
+export function Clipboard() {
+  return (
+    <aside
+      aria-label="Clipboard"
+      className="no-print hidden min-w-0 border-l border-line bg-card px-4 py-3 xl:block"
+    >
+      <h2 className="rule-b pb-1">Clipboard</h2>
+      <Lines />
+    </aside>
+  );
+}
+
+/** Where there is no room beside the step: a button that says how much is on it. */
+export function ClipboardButton() {
+  const { record } = useVisit();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button className="no-print xl:hidden" onClick={() => setOpen(true)}>
+        <ClipboardList aria-hidden="true" size={20} /> Clipboard
+        <span className="font-normal">{record.entries.length}</span>
+      </Button>
+      {open && (
+        <Sheet title="Clipboard" subtitle="What this visit recorded so far" onClose={() => setOpen(false)}>
+          <Lines />
+        </Sheet>
+      )}
+    </>
+  );
+}

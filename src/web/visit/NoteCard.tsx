@@ -1,0 +1,134 @@
+/** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
+import { type ReactNode, useRef, useState } from 'react';
+import type { Entry, EntryKind } from '../../core/logbook/entry';
+import { dayText } from '../../core/quantity/day';
+import { useWriter } from '../app/writer';
+import { FieldControl } from '../entries/FieldControl';
+import type { FormSpec } from '../entries/fieldSpec';
+import { type Values, initialValues, madeOf } from '../entries/formValues';
+import { WriterField } from '../gas/WriterField';
+import { ApiError } from '../parts/ApiError';
+import { Button } from '../parts/Button';
+import { useKeptDraft } from './useKeptDraft';
+import { useVisit } from './visitContext';
+
+interface Props {
+  spec: FormSpec & { kind: EntryKind };
+  /** tells this form's draft from others of the step */
+  name: string;
+  given?: Values;
+  save?: string;
+  /** more entries that go with it, or what the entry carries besides */
+  alter?: (entry: Entry) => readonly Entry[];
+  /** shown between the fields and the button, live */
+  below?: (values: Values, entry: Entry | null) => ReactNode;
+  onSaved?: () => void;
+  main?: boolean;
+}
+
+export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, onSaved, main }: Props) {
+  const { visitId, view, place, day, write, writing, error } = useVisit();
+  const { person } = useWriter();
+  const { machine, standing } = view;
+  const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
+    initialValues(spec, given, null, standing),
+  );
+  const [tried, setTried] = useState(false);
+  const [failed, setFailed] = useState(false);
+  // The same id and instant however often it is sent: a lost answer must not make two entries.
+  const stamp = useRef<{ id: string; at: string } | null>(null);
+  const { draft: entryOf } = useVisit();
+  const frame = {
+    id: 'unsent',
+    kind: spec.kind,
+    on: dayText(day),
+    by: person?.id ?? null,
+    applianceId: machine.appliance.id,
+    note: '',
+    supersedes: null,
+    correctionReason: '',
+  };
+  const { entry, errors } = madeOf(spec, draft, frame, place, day);
+  const shown = tried ? errors : {};
+  const empty = spec.fields.every((field) => isEmpty(draft[field.key]));
+
+  const submit = async () => {
+    setTried(true);
+    if (!entry) return;
+    const base = entryOf(spec.kind, {});
+    if (!base) return;
+    stamp.current ??= { id: base.id, at: base.at ?? '' };
+    const made = { ...base, ...entry, ...stamp.current, visitId } as Entry;
+    const taken = await write(alter ? alter(made) : [made], `${spec.title}: in the logbook.`);
+    setFailed(!taken);
+    if (!taken) return;
+    stamp.current = null;
+    setTried(false);
+    forget();
+    onSaved?.();
+  };
+
+  return (
+    <form
+      aria-label={spec.title}
+      className="mb-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      {spec.about && <p className="mb-3 text-soft">{spec.about}</p>}
+      {spec.caution && <p className="mb-4 border-l-4 border-ochre pl-3">{spec.caution}</p>}
+      <div className="grid gap-x-8 sm:grid-cols-2">
+        {spec.fields.map((field) =>
+          field.when && !field.when(draft) ? null : (
+            <div
+              key={field.key}
+              className={field.type === 'long' || wide(field) ? 'sm:col-span-2' : 'min-w-0'}
+            >
+              <FieldControl
+                field={field}
+                value={draft[field.key]}
+                error={shown[field.key]}
+                standing={standing}
+                packs={machine.packs}
+                place={place}
+                onChange={(value) => set({ ...draft, [field.key]: value })}
+              />
+            </div>
+          ),
+        )}
+      </div>
+      {below?.(draft, entry)}
+      <WriterField error={tried && !person ? 'Choose your name.' : undefined} />
+      {tried && Object.keys(errors).length > 0 && (
+        <p role="alert" className="mb-2 font-semibold text-brick">
+          {Object.values(errors)[0]}
+        </p>
+      )}
+      {failed && <ApiError error={error} />}
+      <Button
+        type="submit"
+        weight={main === false ? 'plain' : 'main'}
+        className="w-full sm:w-auto"
+        disabled={writing || (empty && spec.fields.length > 0)}
+      >
+        {writing ? 'Saving…' : save}
+      </Button>
+    </form>
+  );
+}
+
+const wide = (field: FormSpec['fields'][number]): boolean =>
+  field.type === 'choice' && field.choices.length > 3;
+
+/** Nothing was said: neither a value nor why there is none. */
+function isEmpty(value: unknown): boolean {
+  if (value === null || value === undefined || value === '' || value === false) return true;
+  if (Array.isArray(value)) return value.length === 0;
+  if (typeof value === 'object') {
+    const { text, how } = value as { text?: string; how?: string };
+    return how === 'value' && text === '';
+  }
+  return false;
+}

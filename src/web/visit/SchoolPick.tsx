@@ -1,0 +1,76 @@
+/** Which school this visit uses where good technicians disagree: ours by default, another with its reason. */
+import { useState } from 'react';
+import {
+  type School,
+  SCHOOL_QUESTIONS,
+  type SchoolQuestion,
+  questionsAt,
+  schoolUsed,
+} from '../../core/visit/schools';
+import { Button } from '../parts/Button';
+import { Choices } from '../parts/Choices';
+import { TextField } from '../parts/Field';
+import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
+import { useVisit } from './visitContext';
+
+export function SchoolPicks() {
+  const { step } = useVisit();
+  return questionsAt(step).map((question) => <SchoolPick key={question} question={question} />);
+}
+
+function SchoolPick({ question }: { question: SchoolQuestion }) {
+  const { record, draft, write } = useVisit();
+  const used = schoolUsed(record.entries, question);
+  const schools: readonly School[] = SCHOOL_QUESTIONS[question].schools;
+  const [picked, setPicked] = useState<string | null>(null);
+  const [why, setWhy] = useState('');
+  const [tried, setTried] = useState(false);
+  const { title, reason } = QUESTION_WORDS[question];
+  const chosen = picked ?? used.school;
+  const needsWhy = chosen !== schools[0];
+  const keep = async () => {
+    setTried(true);
+    if (needsWhy && why.trim() === '') return;
+    const entry = draft('readings', { tool: 'school', question, school: chosen, why: why.trim() || null });
+    if (entry && (await write([entry], `${title}: ${SCHOOL_WORDS[chosen as School]}.`))) {
+      setPicked(null);
+      setTried(false);
+      setWhy('');
+    }
+  };
+  return (
+    <details className="rule-b mb-2">
+      <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2">
+        <span className="text-soft">{title}:</span>
+        <span className="font-semibold">{SCHOOL_WORDS[used.school]}</span>
+        {used.why && <span className="text-soft">({used.why})</span>}
+        <span className="text-green underline underline-offset-4">change</span>
+      </summary>
+      <p className="mb-2 text-soft">{reason}</p>
+      <Choices
+        label={title}
+        value={chosen}
+        onChange={setPicked}
+        choices={schools.map((value, index) => ({
+          value,
+          words: `${SCHOOL_WORDS[value]}${index === 0 ? ' (ours)' : ''}`,
+        }))}
+      />
+      {picked !== null && picked !== used.school && (
+        <>
+          {needsWhy && (
+            <TextField
+              label="Reason"
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+              error={tried && why.trim() === '' ? 'Say why this visit does it otherwise.' : null}
+            />
+          )}
+          <Button className="mb-3" onClick={() => void keep()}>
+            Use it in this visit
+          </Button>
+        </>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,103 @@
+/** The strip of steps: at the left of a wide screen, behind one button on a phone. Every step is free to skip and to return to. */
+import { useState } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { Link } from 'react-router';
+import clsx from 'clsx';
+import { STEPS, type Step } from '../../core/visit/steps';
+import { Sheet } from '../parts/Sheet';
+import { STEP_WORDS } from '../words/steps';
+import { visitAddress } from './addresses';
+import { useVisit } from './visitContext';
+
+function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {
+  return (
+    <svg viewBox="0 0 20 20" className="size-5 shrink-0" aria-hidden="true">
+      <ellipse
+        cx="10"
+        cy="10"
+        rx="6"
+        ry="8.5"
+        strokeWidth="1.6"
+        className={clsx(
+          state === 'here'
+            ? 'fill-ink stroke-ink'
+            : state === 'recorded'
+              ? 'fill-green stroke-green'
+              : 'fill-transparent stroke-soft',
+        )}
+      />
+      {state === 'recorded' && (
+        <path d="M7 10.2l2.2 2.6L13 7.4" fill="none" strokeWidth="1.8" className="stroke-on-green" />
+      )}
+    </svg>
+  );
+}
+
+function Steps({ onChosen }: { onChosen?: () => void }) {
+  const { visitId, view, record, step: here } = useVisit();
+  return (
+    <ol>
+      {STEPS.map((step: Step) => {
+        const recorded = record.recorded.has(step);
+        return (
+          <li key={step}>
+            <Link
+              to={visitAddress(visitId, view.machine.appliance.id, step)}
+              aria-current={step === here ? 'step' : undefined}
+              onClick={() => onChosen?.()}
+              className={clsx(
+                'flex min-h-11 items-center gap-3 pr-2 no-underline',
+                step === here ? 'font-bold text-ink' : 'text-soft',
+              )}
+            >
+              <Mark state={step === here ? 'here' : recorded ? 'recorded' : 'open'} />
+              {STEP_WORDS[step].title}
+              {recorded && <span className="sr-only">, recorded</span>}
+            </Link>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** On a wide screen. */
+export function Strip() {
+  return (
+    <nav aria-label="Steps" className="no-print relative hidden lg:block">
+      <span aria-hidden="true" className="absolute bottom-5 left-[9px] top-5 -z-0 w-px bg-line" />
+      <div className="relative">
+        <Steps />
+      </div>
+    </nav>
+  );
+}
+
+/** On a phone: which step of how many, and all of them behind it. */
+export function StepButton() {
+  const { step } = useVisit();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="no-print flex min-h-12 w-full cursor-pointer items-center justify-between gap-2 border-y border-line text-left lg:hidden"
+        onClick={() => setOpen(true)}
+        aria-label={`Step ${String(STEPS.indexOf(step) + 1)} of ${String(STEPS.length)}: ${STEP_WORDS[step].title}. All steps`}
+      >
+        <span>
+          <span className="text-soft">
+            {STEPS.indexOf(step) + 1} of {STEPS.length}
+          </span>{' '}
+          <span className="font-bold">{STEP_WORDS[step].title}</span>
+        </span>
+        <ChevronDown aria-hidden="true" />
+      </button>
+      {open && (
+        <Sheet title="Steps" onClose={() => setOpen(false)}>
+          <Steps onChosen={() => setOpen(false)} />
+        </Sheet>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+/** A calculator of the bench inside a step: set to this machine, its result filed in this visit. */
+import { Suspense, useState } from 'react';
+import { calculatorOf } from '../bench/calculators';
+import { BenchSettingProvider } from '../bench/setting';
+import { TOOLS } from '../bench/tools';
+import { type ToolHome, ToolHomeContext } from '../bench/toolHome';
+import { useVisit } from './visitContext';
+
+interface Props {
+  slug: string;
+  /** open at once: it is what the step is about */
+  open?: boolean;
+  beside?: ToolHome['beside'];
+}
+
+export function Tool({ slug, open = false, beside }: Props) {
+  const { question, title } = calculatorOf(slug);
+  const [used, setUsed] = useState(open);
+  return (
+    <details className="rule-b mb-2" open={open} onToggle={() => setUsed(true)}>
+      <summary className="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-2">
+        <span className="font-semibold text-green underline underline-offset-4">{question}</span>
+        <span className="text-soft">{title}</span>
+      </summary>
+      <div className="pb-4 pt-2">{used && <ToolBody slug={slug} beside={beside} />}</div>
+    </details>
+  );
+}
+
+export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
+  const { visitId, view, units, draft, write } = useVisit();
+  const { machine, standing } = view;
+  const Calculator = TOOLS[slug];
+  if (!Calculator) throw new Error(`No calculator ${slug}: add it to TOOLS.`);
+  const home: ToolHome = {
+    prefix: `${visitId} ${machine.appliance.id} `,
+    keepWords: 'Keep it in this visit',
+    beside,
+    keep: async (kind, fields, words) => {
+      const entry = draft(kind, fields);
+      return entry !== null && write([entry], words);
+    },
+  };
+  return (
+    <ToolHomeContext value={home}>
+      <BenchSettingProvider
+        machine={{
+          system: units,
+          altitudeM: machine.site.altitudeM ?? 0,
+          refrigerant: standing.present.refrigerant.name,
+        }}
+      >
+        <Suspense fallback={<div aria-busy="true" className="min-h-64" />}>
+          <Calculator />
+        </Suspense>
+      </BenchSettingProvider>
+    </ToolHomeContext>
+  );
+}

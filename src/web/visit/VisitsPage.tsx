@@ -1,0 +1,160 @@
+/** Visits: those that go on, each where it was left, and those that were handed over. */
+import { useState } from 'react';
+import { ArrowRight } from 'lucide-react';
+import { Link, useSearchParams } from 'react-router';
+import type { VisitRow } from '../../contract/api';
+import { dayOf } from '../../core/quantity/day';
+import { useWriter } from '../app/writer';
+import { useMachine, useToday, useVisits } from '../data/queries';
+import { WriterField } from '../gas/WriterField';
+import { ApiError } from '../parts/ApiError';
+import { Button } from '../parts/Button';
+import { MachinePicker } from '../parts/MachinePicker';
+import { Empty, Loaded, Page, Section } from '../parts/Page';
+import { Sheet } from '../parts/Sheet';
+import { dateWords, dayWords } from '../words/dates';
+import { visitAddress } from './addresses';
+import { useBegin } from './useBegin';
+
+const HANDED_SHOWN = 15;
+
+interface Together {
+  visitId: string;
+  rows: VisitRow[];
+}
+
+/** A visit to several machines is one row. */
+function together(rows: readonly VisitRow[]): Together[] {
+  const visits = new Map<string, Together>();
+  for (const row of rows) {
+    const known = visits.get(row.visitId);
+    if (known) known.rows.push(row);
+    else visits.set(row.visitId, { visitId: row.visitId, rows: [row] });
+  }
+  return [...visits.values()];
+}
+
+export function VisitsPage() {
+  const query = useVisits();
+  const [params, setParams] = useSearchParams();
+  const beginning = params.get('begin') !== null;
+  const begin = () => setParams({ begin: '' });
+  return (
+    <Page
+      title="Visits"
+      subtitle="From driving there to handing over; left and come back to, on any device."
+      main={
+        <Button weight="main" onClick={begin}>
+          Begin a visit
+        </Button>
+      }
+    >
+      <Loaded query={query}>
+        {(rows) => {
+          const visits = together(rows);
+          const open = visits.filter((visit) => visit.rows.some((row) => !row.handedOver));
+          const handed = visits.filter((visit) => visit.rows.every((row) => row.handedOver));
+          return (
+            <>
+              <Section title="Going on">
+                {open.length === 0 ? (
+                  <Empty title="No visit is going on">
+                    Begin one before you drive: it shows what the history says and what to pack, and keeps
+                    everything that you record, step by step.
+                  </Empty>
+                ) : (
+                  <ul>
+                    {open.map((visit) => (
+                      <VisitItem key={visit.visitId} visit={visit} />
+                    ))}
+                  </ul>
+                )}
+              </Section>
+              {handed.length > 0 && (
+                <Section title="Handed over">
+                  <ul>
+                    {handed.slice(0, HANDED_SHOWN).map((visit) => (
+                      <VisitItem key={visit.visitId} visit={visit} />
+                    ))}
+                  </ul>
+                </Section>
+              )}
+            </>
+          );
+        }}
+      </Loaded>
+      {beginning && <BeginSheet onClose={() => setParams({})} />}
+    </Page>
+  );
+}
+
+function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
+  const { people } = useWriter();
+  const [first] = rows;
+  if (!first) return null;
+  const from = rows.reduce((least, row) => (row.from < least ? row.from : least), first.from);
+  const to = rows.reduce((last, row) => (row.to > last ? row.to : last), first.to);
+  const days = dayOf(first.today) - dayOf(to);
+  const by = people.find((person) => person.id === first.by)?.name ?? first.by;
+  return (
+    <li className="rule-b py-3">
+      <p className="text-soft">
+        {first.siteName} · {by} · {from === to ? dateWords(from) : `${dateWords(from)} to ${dateWords(to)}`}
+      </p>
+      <ul className="flex flex-wrap gap-x-6">
+        {rows.map((row) => (
+          <li key={row.applianceId}>
+            <Link
+              to={visitAddress(visitId, row.applianceId, row.handedOver ? 'handOver' : 'arrive')}
+              className="inline-flex min-h-11 items-center gap-2 font-semibold text-green underline underline-offset-4"
+            >
+              {row.machineName}
+              <ArrowRight aria-hidden="true" size={18} />
+            </Link>{' '}
+            <span className="text-soft">
+              {row.handedOver ? 'handed over' : `${String(row.entries)} recorded`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {!first.handedOver && days > 1 && <p className="text-ochre">◐ Nothing was written for {days} days.</p>}
+    </li>
+  );
+}
+
+function BeginSheet({ onClose }: { onClose: () => void }) {
+  const [machineId, setMachineId] = useState<string | null>(null);
+  return (
+    <Sheet title="Begin a visit" subtitle="To which machine? Others of the site can join." onClose={onClose}>
+      {machineId === null ? <MachinePicker onPick={setMachineId} /> : <Beginning machineId={machineId} />}
+    </Sheet>
+  );
+}
+
+export function Beginning({ machineId }: { machineId: string }) {
+  const query = useMachine(machineId);
+  const today = useToday(query.data?.site.timezone);
+  const { begin, person, beginning, error } = useBegin();
+  return (
+    <Loaded query={query}>
+      {({ appliance, site }) => (
+        <>
+          <p className="mb-3">
+            <span className="text-xl font-bold">{appliance.name}</span> · {site.name}
+            {today !== null && <span className="block text-soft">{dayWords(today)}</span>}
+          </p>
+          <WriterField />
+          <ApiError error={error} />
+          <Button
+            weight="main"
+            className="mt-3 w-full"
+            disabled={!person || today === null || beginning}
+            onClick={() => today !== null && begin(machineId, today)}
+          >
+            {beginning ? 'Beginning…' : 'Begin'}
+          </Button>
+        </>
+      )}
+    </Loaded>
+  );
+}
