@@ -4,6 +4,7 @@ import type { Day } from '../core/quantity/day';
 import { writeGeneratedSites } from './generated';
 import { writeHandedOver } from './handed';
 import { writeBottles, writePeople } from './people';
+import { writeVisits } from './visits';
 import { StoryWriter } from './writer';
 import * as written from './written';
 import * as also from './writtenAlso';
@@ -22,5 +23,6 @@ export function demoStory(today: Day): Logbook {
   also.writeFerryTerminal(story);
   writeGeneratedSites(story);
   writeHandedOver(story);
+  writeVisits(story);
   return story.logbook();
 }

@@ -2,8 +2,11 @@
  * What weakens a test: a pass is only as good as its section, its valves, its gas, the pressure at the joint, its minutes
  * and its method. Codes; the words live in the interface. Pressures Pa absolute, times s.
  */
-import { type Conditions } from './notes';
-import { isRecorded, siOf, valueOf } from './stated';
+import type { Entry } from '../logbook/entry';
+import { toSi } from '../quantity/measure';
+import { partType, typeSaid } from './circuit/parts';
+import { type Conditions, conditions, readNote } from './notes';
+import { type Measured, isRecorded, siOf, valueOf } from './stated';
 
 export const WEAKNESSES = [
   'sectionNotSaid',
@@ -61,3 +64,67 @@ export const VOIDING: readonly Weakness[] = [
   'valveShutBetween',
   'bubblesInsideHousing',
 ];
+
+/** Pressures at which the two sides run, as far as they were read, and the air at the site; Pa absolute. */
+export interface Running {
+  low: number | null;
+  high: number | null;
+  atmosphere: number;
+}
+
+const LOW_SIDE = /low|suction|evaporator|coil/i;
+const METHODS = ['gauge', 'bubbles', 'detector', 'ultrasonic', 'vacuum'] as const;
+
+/** The conditions of a hold, a joint test or a first legal test, wherever each keeps them; null for any other entry. */
+export function conditionsOf(entry: Entry, atmosphere: number): Conditions | null {
+  const note = readNote(entry, 'jointTest');
+  if (note) return note.conditions;
+  const {
+    conditions: beside,
+    inputs,
+    'x-conditions': more,
+  } = entry as unknown as {
+    conditions?: unknown;
+    inputs?: Partial<Record<string, { typed: string; si: number }>>;
+    'x-conditions'?: unknown;
+  };
+  const readConditions = (value: unknown): Conditions => {
+    const read = conditions.safeParse(value ?? {});
+    return read.success ? read.data : {};
+  };
+  if (entry.kind === 'pressureHold') {
+    // The arithmetic of a hold has read its pressure and its time already.
+    const input = (name: string): Measured | null => {
+      const found = inputs?.[name];
+      return found ? { ...found, unit: '' } : null;
+    };
+    return { atJoint: input('start'), minutes: input('stood'), ...readConditions(beside) };
+  }
+  if (entry.kind !== 'verificationTest' || entry.stage !== 'initial') return null;
+  const said = (entry.method ?? '').toLowerCase();
+  return {
+    ...readConditions(more),
+    section: entry.section ?? null,
+    testGas: entry.testGas ?? null,
+    atJoint: entry.atJoint
+      ? {
+          typed: `${String(entry.atJoint.value)} ${entry.atJoint.unit}`,
+          unit: entry.atJoint.unit,
+          si: toSi('pressure', entry.atJoint.value, entry.atJoint.unit, atmosphere),
+        }
+      : null,
+    method: METHODS.find((each) => said.includes(each)) ?? (/electronic/.test(said) ? 'detector' : null),
+  };
+}
+
+/** What weakens a test of this logbook, by what its section runs at. */
+export function weakIn(entry: Entry, running: Running): readonly Weakness[] {
+  const found = conditionsOf(entry, running.atmosphere);
+  if (!found) return [];
+  const section = found.section ?? '';
+  const type = typeSaid(section);
+  return weaknessesOf(found, {
+    workingPressure: LOW_SIDE.test(section) ? running.low : running.high,
+    hidden: type !== null && partType(type).hidden === true,
+  });
+}

@@ -7,7 +7,7 @@ import { type Entry } from '../logbook/entry';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { LeakAccount } from '../rules/leaks';
-import { GRADES, type Grade, type Note } from './notes';
+import { CONFIRMING, GRADES, type Grade, type Note } from './notes';
 import { notesOf } from './visitRecord';
 
 export const LEAK_STATES = [
@@ -35,6 +35,8 @@ export interface LeakStory {
   /** why it is no leak, or no longer told as one */
   because: string | null;
   toldOwner: boolean;
+  /** repaired while only suspected; nothing has confirmed it since */
+  onSuspicion: boolean;
   visitId: string | null;
 }
 
@@ -85,6 +87,8 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
       deferred: null,
       because: null,
       toldOwner: false,
+      onSuspicion:
+        (known?.onSuspicion ?? false) || (entry as { 'x-suspected'?: unknown })['x-suspected'] === true,
       visitId: known?.visitId ?? entry.visitId ?? null,
     });
   }
@@ -95,6 +99,7 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
     const state = leaks.byId.get(story.id)?.state ?? 'found';
     const decision = decisions.get(story.id) ?? null;
     story.grade = better(story.grade, evidence.get(story.id) ?? null);
+    story.onSuspicion = story.onSuspicion && (story.grade === null || !CONFIRMING.includes(story.grade));
     story.deferred = decision?.choice === 'runOn' ? decision : null;
     story.state = state === 'found' && story.deferred ? 'deferred' : OF_RULES[state];
   }
@@ -109,6 +114,7 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
       deferred: null,
       because: note.why,
       toldOwner: note.toldOwner === 'yes',
+      onSuspicion: false,
       visitId: entry.visitId ?? null,
     });
   return [...stories.values(), ...suspicions(entries)].sort((a, b) => a.since - b.since);
@@ -120,7 +126,8 @@ function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
   for (const { day, entry, note } of notesOf(entries, 'spot')) {
     const key = note.part;
     if (note.mark === 'lookedAt' || note.mark === 'leftOut') continue;
-    if (note.mark === 'confirmed') {
+    // With a leak's number it has a story of its own: confirmed, or exchanged on suspicion.
+    if (note.mark === 'confirmed' || note.leakId) {
       last.delete(key);
       continue;
     }
@@ -134,6 +141,7 @@ function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
       deferred: null,
       because: note.mark === 'false' ? (note.why ?? note.cause ?? null) : null,
       toldOwner: false,
+      onSuspicion: false,
       visitId: entry.visitId ?? null,
     });
   }
@@ -141,5 +149,5 @@ function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
 }
 
 /** What an owner may be told as found: never what is only suspected. */
-export const isFound = ({ state }: LeakStory): boolean =>
-  ['confirmed', 'repaired', 'tested', 'testedAgain', 'deferred'].includes(state);
+export const isFound = ({ state, onSuspicion }: LeakStory): boolean =>
+  !onSuspicion && ['confirmed', 'repaired', 'tested', 'testedAgain', 'deferred'].includes(state);

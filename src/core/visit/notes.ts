@@ -7,7 +7,7 @@ import type { Entry, EntryKind } from '../logbook/entry';
 import { calendarDate, filledText, maybe, mass, texts } from '../logbook/fields';
 import { TEST_GASES } from '../logbook/entry';
 import { type Problem, problemsOf } from '../logbook/problems';
-import { measured, stated } from './stated';
+import { measured, siOf, stated } from './stated';
 
 export const GRADES = ['oilOrFrost', 'detectorHit', 'audible', 'bubbles', 'seen', 'bench'] as const;
 /** Evidence of a leak, weakest first. */
@@ -215,5 +215,25 @@ export function noteProblems(entry: Entry): Problem[] {
   if (kind !== entry.kind)
     return [{ path: ['kind'], message: `must be ${kind} for a note of the tool ${tool}` }];
   const read = schema.safeParse(entry, { reportInput: true });
-  return read.success ? [] : problemsOf(read.error);
+  return read.success ? againstDesign(entry) : problemsOf(read.error);
 }
+
+/** A pressure above the least marked design pressure must not be raised, nor written down as if it might be. */
+function againstDesign(entry: Entry): Problem[] {
+  const raised = readNote(entry, 'raised');
+  const pressure = siOf(raised?.pressure);
+  const design = siOf(raised?.design);
+  return pressure !== null && design !== null && pressure > design
+    ? [
+        {
+          path: ['pressure'],
+          message:
+            'is above the least marked design pressure of the section; let it down to that, and write what it is then',
+        },
+      ]
+    : [];
+}
+
+/** An entry with more fields than its kind names: tool entries take any, others those that begin with `x-`. */
+export const carrying = (entry: Entry, fields: Record<string, unknown>): Entry =>
+  ({ ...entry, ...fields }) as unknown as Entry;

@@ -4,7 +4,7 @@
  */
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
-import type { CircuitMap, MapPart } from './circuit/layouts';
+import type { CircuitMap, MapPart } from './circuit/map';
 import { type PartTypeName, partType, typeSaid } from './circuit/parts';
 import type { Grade, SpotMark } from './notes';
 import { type Noted, notesOf } from './visitRecord';

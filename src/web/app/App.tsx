@@ -9,11 +9,13 @@ import { BeforePage } from '../machine/BeforePage';
 import { MachinePage } from '../machine/MachinePage';
 import { RecordPage } from '../machine/RecordPage';
 import { MachinesPage } from '../machines/MachinesPage';
+import { VisitsPage } from '../visit/VisitsPage';
 import { RulesPage } from '../rules/RulesPage';
 import { NotFound } from './NotFound';
 import { Shell } from './Shell';
 import { WriterProvider } from './writer';
 
+const VisitPage = lazy(() => import('../visit/VisitPage'));
 const BenchRoute = lazy(() => import('../bench/BenchRoute'));
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 
@@ -31,6 +33,15 @@ export function App() {
               <Route path="machines/:id/before" element={<BeforePage />} />
               <Route path="machines/:id/record" element={<RecordPage />} />
               <Route path="machines/:id/cases/:pack/:openedOn" element={<CasePage />} />
+              <Route path="visits" element={<VisitsPage />} />
+              <Route
+                path="visits/:visitId/:machineId/:step?"
+                element={
+                  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+                    <VisitPage />
+                  </Suspense>
+                }
+              />
               <Route path="rules" element={<RulesPage />} />
               <Route
                 path="bench/*"

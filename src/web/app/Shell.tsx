@@ -1,6 +1,6 @@
 /** The rail of places: at the left on a wide screen, at the bottom on a phone. */
 import { useState } from 'react';
-import { Calculator, CalendarClock, PenLine, Scale, Snowflake } from 'lucide-react';
+import { Calculator, CalendarClock, ClipboardList, PenLine, Scale, Snowflake } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
 import { WriteSheet } from '../entries/WriteSheet';
@@ -13,6 +13,7 @@ import { useWriter } from './writer';
 const PLACES = [
   { to: '/due', words: 'Due', Icon: CalendarClock },
   { to: '/machines', words: 'Machines', Icon: Snowflake },
+  { to: '/visits', words: 'Visit', Icon: ClipboardList },
   { to: '/bench', words: 'Bench', Icon: Calculator },
   { to: '/rules', words: 'Rules', Icon: Scale },
 ];

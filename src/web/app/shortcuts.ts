@@ -1,10 +1,10 @@
-/** Keys: `/` or Ctrl K searches the machines, `g` logs gas, `?` lists the keys. */
+/** Keys: `/` or Ctrl K searches the machines, `g` logs gas, a letter for each place, `?` lists the keys. */
 import { useEffect } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 
 const LIST =
-  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · b: bench · r: rules · Esc: close';
+  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · v: visits · b: bench · r: rules · Esc: close';
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -22,6 +22,7 @@ export function useShortcuts(): void {
         g: () => setParams((params) => new URLSearchParams({ ...Object.fromEntries(params), log: 'gas' })),
         d: () => void navigate('/due'),
         m: () => void navigate('/machines'),
+        v: () => void navigate('/visits'),
         b: () => void navigate('/bench'),
         r: () => void navigate('/rules'),
         '?': () => void toast(LIST),

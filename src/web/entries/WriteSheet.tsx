@@ -1,5 +1,6 @@
 /** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
@@ -15,6 +16,7 @@ import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
 import { type Values, initialValues, madeOf, placeOf } from './formValues';
 import { FORMS } from './specs';
+import { filedUnder, visitOf } from '../visit/addresses';
 import { undoing } from './voiding';
 import { type WriteRequest, useWriteSheet } from './useWriteSheet';
 
@@ -49,6 +51,7 @@ function WriteForm({
   onClose: () => void;
 }) {
   const spec = FORMS[request.kind];
+  const visitId = visitOf(useLocation().pathname);
   const { person } = useWriter();
   const packs = usePacks();
   const append = useAppend();
@@ -60,6 +63,7 @@ function WriteForm({
   const [note, setNote] = useState(corrected?.note ?? '');
   const [correctionReason, setCorrectionReason] = useState('');
   const [tried, setTried] = useState(false);
+  const sentAt = useRef<string | null>(null);
   const place = placeOf(bareUnit(massSystemOf(machine.site)));
   const frame = {
     id,
@@ -77,10 +81,12 @@ function WriteForm({
   const save = () => {
     setTried(true);
     if (!entry) return;
-    append.mutate(entry, {
+    sentAt.current ??= new Date().toISOString();
+    const written = { ...entry, ...filedUnder(corrected, visitId, sentAt.current) };
+    append.mutate(written, {
       onSuccess: () => {
         toast.success(`${spec.title}: saved to the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry, machine.entries)) },
+          action: { label: 'Undo', onClick: () => append.mutate(undoing(written, machine.entries)) },
         });
         onClose();
       },

@@ -120,16 +120,18 @@ export function GasFields({
           error={tried ? errors.correctionReason : null}
         />
       )}
-      <TextField
-        label="Day"
-        type="date"
-        max={dayText(today)}
-        value={draft.on}
-        onChange={(event) => set({ on: event.target.value })}
-        error={
-          (tried ? errors.on : null) ?? (senseError?.field === 'on' ? senseErrorWords(senseError) : null)
-        }
-      />
+      {!fixed && (
+        <TextField
+          label="Day"
+          type="date"
+          max={dayText(today)}
+          value={draft.on}
+          onChange={(event) => set({ on: event.target.value })}
+          error={
+            (tried ? errors.on : null) ?? (senseError?.field === 'on' ? senseErrorWords(senseError) : null)
+          }
+        />
+      )}
       {added && openLeaks.length > 0 && (
         <SelectField
           label="For which leak"

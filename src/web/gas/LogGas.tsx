@@ -1,5 +1,7 @@
 /** Logging gas, opened from anywhere by `?log=gas`: first which machine, then how much. */
+import { useLocation } from 'react-router';
 import { useMachine, useToday } from '../data/queries';
+import { filedUnder, visitOf } from '../visit/addresses';
 import { MachinePicker } from '../parts/MachinePicker';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
@@ -20,6 +22,7 @@ export function LogGas() {
 
 function MachineGas({ id }: { id: string }) {
   const sheet = useLogSheet();
+  const visitId = visitOf(useLocation().pathname);
   const query = useMachine(id);
   const today = useToday(query.data?.site.timezone);
   if (query.data === undefined || today === null) {
@@ -29,6 +32,7 @@ function MachineGas({ id }: { id: string }) {
       </Sheet>
     );
   }
+  const corrected = query.data.entries.find((entry) => entry.id === sheet.supersedes) ?? null;
   return (
     <GasForm
       machine={query.data}
@@ -36,6 +40,7 @@ function MachineGas({ id }: { id: string }) {
       supersedes={sheet.supersedes}
       leakId={sheet.leakId}
       direction={sheet.direction}
+      alter={(entry, at) => [{ ...entry, ...filedUnder(corrected, visitId, at) }]}
       onDone={sheet.close}
     />
   );

@@ -1,5 +1,5 @@
 /** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { Entry } from '../../core/logbook/entry';
 import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
@@ -32,7 +32,7 @@ export interface GasFormProps {
   /** the day it begins with, where that is not today */
   on?: string;
   /** what the entry carries besides, and what is written with it */
-  alter?: (entry: Entry) => readonly Entry[];
+  alter?: (entry: Entry, at: string) => readonly Entry[];
   onDone: () => void;
 }
 
@@ -40,7 +40,8 @@ function firstDraft(props: GasFormProps): GasDraft {
   const { machine, today, supersedes, leakId, direction, place, on } = props;
   const target = machine.entries.find((entry) => entry.id === supersedes);
   const kept = keptDraft(machine.appliance.id, supersedes, place);
-  if (kept) return kept;
+  // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
+  if (kept) return { ...kept, on: on ?? kept.on };
   if (target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered')
     return correctionDraft(target);
   return { ...freshDraft(on ?? dayText(today), direction), leakId: leakId ?? '' };
@@ -54,6 +55,8 @@ export function useGasForm(props: GasFormProps) {
   const append = useAppend();
   const [draft, setDraft] = useState<GasDraft>(() => firstDraft(props));
   const [tried, setTried] = useState(false);
+  // First sent then: a second try must be the same entry.
+  const sentAt = useRef<string | null>(null);
   const set = (change: Partial<GasDraft>) => {
     const next = { ...draft, ...change };
     setDraft(next);
@@ -76,13 +79,15 @@ export function useGasForm(props: GasFormProps) {
   const save = () => {
     setTried(true);
     if (!entry || senseError || unanswered.length > 0) return;
-    const written = alter ? alter(entry) : [entry];
+    sentAt.current ??= new Date().toISOString();
+    const written = alter ? alter(entry, sentAt.current) : [entry];
     append.mutate(written, {
       onSuccess: () => {
         rememberMachine(machine.appliance.id);
         forgetDraft(machine.appliance.id, draft.supersedes, place);
         setDraft({ ...freshDraft(props.on ?? dayText(today), props.direction), leakId: props.leakId ?? '' });
         setTried(false);
+        sentAt.current = null;
         toast.success(
           `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
           {

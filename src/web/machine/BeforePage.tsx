@@ -6,9 +6,11 @@ import { grams, massText } from '../../core/quantity/mass';
 import { isFlammable } from '../../core/refrigerant/refrigerant';
 import { stateOf } from '../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../core/visit/beforeDriving';
+import { stainsOf, toLookAgain } from '../../core/visit/stains';
+import { valueOf } from '../../core/visit/stated';
 import { useWriter } from '../app/writer';
 import { useCylinders } from '../data/queries';
-import { Button } from '../parts/Button';
+import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';
 import { FULL_CHARGE_WORDS, OBLIGATION_WORDS } from '../words/codes';
@@ -16,6 +18,7 @@ import { dateWords, dayWords, untilWords } from '../words/dates';
 import { rodSentence } from '../words/rod';
 import { rodOf } from '../../core/rules/summary';
 import { useWriteSheet } from '../entries/useWriteSheet';
+import { statedWords } from '../words/stated';
 import { type MachineView, useMachineView } from './machineView';
 
 export function BeforePage() {
@@ -32,7 +35,6 @@ export function BeforePage() {
 function Before({ view }: { view: MachineView }) {
   const { machine } = view;
   const write = useWriteSheet();
-  const digest = beforeDriving(view.standing);
   return (
     <Page
       title="Before driving"
@@ -49,20 +51,62 @@ function Before({ view }: { view: MachineView }) {
           Leave notes
         </Button>
       }
+      main={
+        <ButtonLink weight="main" to={`/visits?begin&machine=${encodeURIComponent(machine.appliance.id)}`}>
+          Begin the visit
+        </ButtonLink>
+      }
     >
-      <div className="grid gap-x-10 lg:grid-cols-2">
-        <div>
-          <Notes digest={digest} />
-          <Leaks digest={digest} />
-          <Parts digest={digest} view={view} />
-        </div>
-        <div>
-          <Running view={view} />
-          <Gas digest={digest} view={view} />
-          <Packing digest={digest} view={view} />
-        </div>
-      </div>
+      <BeforeDigest view={view} />
     </Page>
+  );
+}
+
+/** What the history says, on the page of its own and in the first step of a visit. */
+export function BeforeDigest({ view }: { view: MachineView }) {
+  const digest = beforeDriving(view.standing);
+  return (
+    <div className="grid gap-x-10 lg:grid-cols-2">
+      <div>
+        <Notes digest={digest} />
+        <Leaks digest={digest} />
+        <Parts digest={digest} view={view} />
+        <Stains view={view} />
+      </div>
+      <div>
+        <Running view={view} />
+        <Gas digest={digest} view={view} />
+        <Packing digest={digest} view={view} />
+      </div>
+    </div>
+  );
+}
+
+/** Stains that misled somebody before, or that were cleaned to see whether they come back. */
+function Stains({ view }: { view: MachineView }) {
+  const stains = stainsOf(view.standing.history.entries);
+  if (stains.length === 0) return null;
+  return (
+    <Section title="Oil stains on record">
+      <ul>
+        {stains.map((stain) => (
+          <li key={stain.id} className="rule-b py-1.5">
+            <span className="font-semibold">{stain.place}</span>
+            <span className="block text-soft">
+              {`cause ${statedWords<string>(stain.cause, (cause) => cause) ?? 'not recorded'}`},{' '}
+              {stain.cleanedOn === null ? 'not cleaned' : `cleaned ${dayWords(stain.cleanedOn)}`}
+              {toLookAgain([stain]).length > 0 && (
+                <span className="font-semibold text-ochre"> · look whether it came back</span>
+              )}
+              {valueOf(stain.result) === 'cameBack' && (
+                <span className="font-semibold text-brick"> · came back</span>
+              )}
+              {valueOf(stain.result) === 'stayedClean' && ' · stayed clean'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Section>
   );
 }
 

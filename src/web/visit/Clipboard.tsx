@@ -26,7 +26,26 @@ export function bySteps(entries: readonly { entry: Entry }[]): { step: Step; ent
   })).filter((each) => each.entries.length > 0);
 }
 
-const lineTitle = (entry: Entry): string => noteFormOf(toolOf(entry) ?? '')?.title ?? ENTRY_WORDS[entry.kind];
+/** Tools without a form of their own. */
+const TOOL_TITLES: Partial<Record<string, string>> = {
+  visitBegun: 'Visit',
+  judgement: 'Verdict',
+  spot: 'Looked at',
+  map: 'Map',
+  evidence: 'Evidence',
+  withdrawal: 'Withdrawn',
+  valve: 'Valve',
+  weighed: 'Weighed',
+  school: 'School',
+  checklist: 'Checked',
+  signed: 'Handed over',
+  picture: 'Photo',
+};
+
+const lineTitle = (entry: Entry): string => {
+  const tool = toolOf(entry) ?? '';
+  return TOOL_TITLES[tool] ?? noteFormOf(tool)?.title ?? ENTRY_WORDS[entry.kind];
+};
 
 function Lines() {
   const { record, view, partNames } = useVisit();

@@ -1,9 +1,10 @@
 /** A calculator of the bench inside a step: set to this machine, its result filed in this visit. */
-import { Suspense, useState } from 'react';
+import { Suspense } from 'react';
 import { calculatorOf } from '../bench/calculators';
 import { BenchSettingProvider } from '../bench/setting';
 import { TOOLS } from '../bench/tools';
 import { type ToolHome, ToolHomeContext } from '../bench/toolHome';
+import { Fold } from '../parts/Fold';
 import { useVisit } from './visitContext';
 
 interface Props {
@@ -15,15 +16,10 @@ interface Props {
 
 export function Tool({ slug, open = false, beside }: Props) {
   const { question, title } = calculatorOf(slug);
-  const [used, setUsed] = useState(open);
   return (
-    <details className="rule-b mb-2" open={open} onToggle={() => setUsed(true)}>
-      <summary className="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-2">
-        <span className="font-semibold text-green underline underline-offset-4">{question}</span>
-        <span className="text-soft">{title}</span>
-      </summary>
-      <div className="pb-4 pt-2">{used && <ToolBody slug={slug} beside={beside} />}</div>
-    </details>
+    <Fold title={question} about={title} open={open}>
+      <ToolBody slug={slug} beside={beside} />
+    </Fold>
   );
 }
 

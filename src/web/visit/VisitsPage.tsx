@@ -83,7 +83,7 @@ export function VisitsPage() {
           );
         }}
       </Loaded>
-      {beginning && <BeginSheet onClose={() => setParams({})} />}
+      {beginning && <BeginSheet machine={params.get('machine')} onClose={() => setParams({})} />}
     </Page>
   );
 }
@@ -122,8 +122,8 @@ function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
   );
 }
 
-function BeginSheet({ onClose }: { onClose: () => void }) {
-  const [machineId, setMachineId] = useState<string | null>(null);
+function BeginSheet({ machine, onClose }: { machine: string | null; onClose: () => void }) {
+  const [machineId, setMachineId] = useState(machine);
   return (
     <Sheet title="Begin a visit" subtitle="To which machine? Others of the site can join." onClose={onClose}>
       {machineId === null ? <MachinePicker onPick={setMachineId} /> : <Beginning machineId={machineId} />}
@@ -131,7 +131,7 @@ function BeginSheet({ onClose }: { onClose: () => void }) {
   );
 }
 
-export function Beginning({ machineId }: { machineId: string }) {
+function Beginning({ machineId }: { machineId: string }) {
   const query = useMachine(machineId);
   const today = useToday(query.data?.site.timezone);
   const { begin, person, beginning, error } = useBegin();

@@ -105,10 +105,10 @@ const CONDITIONS: readonly FieldSpec[] = [
 export const NOTE_FORMS = {
   arrival: noteForm('arrival', 'What you meet', 'Complaint, since when, and what is at risk.', [
     long('complaint', 'Complaint', { optional: true, hint: 'In the words of whoever called.' }),
-    text('since', 'Since when'),
-    text('alarmAt', 'Temperature monitoring raised the alarm', 'Day and hour; empty if there is none.'),
+    text('since', 'Since', 'Last night, Saturday noon, a week.'),
+    text('alarmAt', 'Alarm of the temperature monitoring', 'Day and hour; empty if there is none.'),
     measure('box', 'Box temperature', 'temperature'),
-    measure('secondBox', 'A second thermometer says', 'temperature'),
+    measure('secondBox', 'Second thermometer', 'temperature'),
     measure('outOfTemperature', 'Out of temperature for', 'duration', 'Such as 6 h or 2 d.'),
     oneOf('product', 'Product', {
       none: 'none in it',

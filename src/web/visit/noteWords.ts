@@ -4,7 +4,7 @@ import type { Entry } from '../../core/logbook/entry';
 import type { Mass, MassSystem } from '../../core/quantity/mass';
 import { readNote, toolOf } from '../../core/visit/notes';
 import type { School, SchoolQuestion } from '../../core/visit/schools';
-import { type Measured, isNotDone, isUnknown } from '../../core/visit/stated';
+import type { Measured } from '../../core/visit/stated';
 import type { Check } from '../../core/visit/touched';
 import type { FieldSpec } from '../entries/fieldSpec';
 import { FALSE_WORDS, MARK_WORDS } from '../words/circuit';
@@ -12,22 +12,12 @@ import { dateWords } from '../words/dates';
 import { entryWords, massWords } from '../words/entry';
 import { CAUSE_WORDS } from '../words/judge';
 import { CHECK_WORDS, GRADE_WORDS } from '../words/leaks';
+import { measuredWords, statedWords } from '../words/stated';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
 import { noteFormOf } from './noteForms';
 
 const list = (parts: readonly (string | null | undefined | false)[]): string =>
   parts.filter(Boolean).join(', ');
-
-/** A value, or in words that there is none; null where nothing was recorded. */
-export function statedWords<Value>(value: unknown, words: (value: Value) => string): string | null {
-  if (value === null || value === undefined || value === '') return null;
-  if (isNotDone(value as never)) return `not done: ${(value as { notDone: string }).notDone}`;
-  if (isUnknown(value as never)) return 'unknown';
-  return words(value as Value);
-}
-
-export const measuredWords = ({ typed, instrument }: Measured): string =>
-  instrument ? `${typed} on ${instrument.name}${instrument.offset === 0 ? '' : ', offset put in'}` : typed;
 
 export const fieldWords = (field: FieldSpec, value: unknown, system: MassSystem): string | null =>
   statedWords<unknown>(value, (given) => {
@@ -63,7 +53,10 @@ function formWords(entry: Entry, system: MassSystem): string | null {
     if (field.type === 'stain') return [];
     const words = fieldWords(field, valueAt(entry, field.key), system);
     if (words === null) return [];
-    return [BARE_FIELDS.includes(field.key) ? words : `${field.label.toLowerCase()} ${words}`];
+    const label = field.label.charAt(0).toLowerCase() + field.label.slice(1);
+    // `it must limp on: yes`, but `box 46 °F`
+    const between = words === 'yes' || words === 'no' ? ': ' : ' ';
+    return [BARE_FIELDS.includes(field.key) ? words : `${label}${between}${words}`];
   });
   return list(said);
 }

@@ -6,13 +6,8 @@ import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { bareUnit } from '../../core/logbook/massSystem';
 import { type Day, dayText, parseDay } from '../../core/quantity/day';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
-import {
-  type CircuitMap,
-  circuitMap,
-  isLayout,
-  likelyLayout,
-  type LayoutName,
-} from '../../core/visit/circuit/layouts';
+import { circuitMap, isLayout, likelyLayout, type LayoutName } from '../../core/visit/circuit/layouts';
+import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leakStory';
 import type { Step } from '../../core/visit/steps';
 import { type VisitRecord, notesOf, visitRecord } from '../../core/visit/visitRecord';

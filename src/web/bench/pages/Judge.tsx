@@ -1,16 +1,16 @@
 /** What is wrong with it? Readings by touch or by number, ranked causes with their reasons, and what to read next. */
 import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
 import { type Read, observe } from '../../../core/judge/observe';
-import { type Judgement, type RankedCause, judge } from '../../../core/judge/rank';
-import { type Observed, READINGS, READING_NAMES, type Reading } from '../../../core/judge/readings';
+import { type RankedCause, judge } from '../../../core/judge/rank';
+import { type Observed, READING_NAMES, type Reading } from '../../../core/judge/readings';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
-import { Section } from '../../parts/Page';
 import { benchRefusalWords } from '../../words/bench';
-import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../words/judge';
+import { CAUSE_WORDS, READING_WORDS } from '../../words/judge';
 import { useBenchForm } from '../form';
 import { Refused } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
+import { Causes, Next, percent, valueWords } from '../parts/Causes';
 import { Fields, More } from '../parts/Fields';
 import { KeepThis } from '../parts/KeepThis';
 import { RefrigerantPick, WithTable, useTable } from '../parts/RefrigerantPick';
@@ -36,7 +36,6 @@ const SPECS = {
 } as const;
 
 const NO_CHOICE = Object.fromEntries(READING_NAMES.map((name) => [name, ''])) as Record<Reading, string>;
-const SHOWN_CAUSES = 4;
 
 export default function Judge() {
   const form = useBenchForm('judge', SPECS, NO_CHOICE);
@@ -149,69 +148,3 @@ function Judged({
 
 const summaryOf = ({ cause, share }: RankedCause, count: number): string =>
   `Looks like ${CAUSE_WORDS[cause].toLowerCase()} (${percent(share)}), from ${String(count)} ${count === 1 ? 'reading' : 'readings'}`;
-const valueWords = (reading: Reading, value: string): string => VALUE_WORDS[`${reading} ${value}`] ?? value;
-const percent = (share: number): string => `${String(Math.round(share * 100))} %`;
-
-function Causes({ judgement }: { judgement: Judgement }) {
-  return (
-    <Section title="Likely causes">
-      <ol aria-live="polite">
-        {judgement.ranked.slice(0, SHOWN_CAUSES).map(({ cause, share, reasonsFor, reasonsAgainst }) => (
-          <li key={cause} className="rule-b py-3">
-            <div className="flex items-baseline justify-between gap-4">
-              <span className="text-lg font-semibold">{CAUSE_WORDS[cause]}</span>
-              <span className="shrink-0 text-xl font-bold whitespace-nowrap">{percent(share)}</span>
-            </div>
-            <div aria-hidden="true" className="my-1 h-2 bg-line">
-              <div className="h-2 bg-green" style={{ width: `${String(share * 100)}%` }} />
-            </div>
-            <ul>
-              {reasonsFor.map((each) => (
-                <li key={each.reading}>
-                  <span className="font-semibold">For: </span>
-                  {READING_WORDS[each.reading].toLowerCase()} {valueWords(each.reading, each.value)},{' '}
-                  {SIGN_REASON_WORDS[each.reason]}
-                </li>
-              ))}
-              {reasonsAgainst.map((each) => (
-                <li key={each.reading} className="text-soft">
-                  <span className="font-semibold">Against: </span>
-                  {READING_WORDS[each.reading].toLowerCase()} {valueWords(each.reading, each.value)},{' '}
-                  {SIGN_REASON_WORDS[each.reason]}
-                </li>
-              ))}
-            </ul>
-          </li>
-        ))}
-      </ol>
-    </Section>
-  );
-}
-
-function Next({ judgement: { next } }: { judgement: Judgement }) {
-  if (!next) return <p className="mb-4">No further reading would change much.</p>;
-  return (
-    <Section title="Read this next">
-      <p className="text-lg font-semibold">
-        {READING_WORDS[next.reading]}{' '}
-        <span className="font-normal text-soft">(about {String(READINGS[next.reading].effort)} min)</span>
-      </p>
-      <p className="mb-2">{worth(next.bits)}</p>
-      <ul>
-        {next.answers.map((answer) => (
-          <li key={answer.value}>
-            If {valueWords(next.reading, answer.value)}: {CAUSE_WORDS[answer.leads].toLowerCase()} leads with{' '}
-            {percent(answer.share)}.
-          </li>
-        ))}
-      </ul>
-    </Section>
-  );
-}
-
-/** Expected information in words. */
-function worth(bits: number): string {
-  if (bits > 0.5) return 'It would settle much: it tells the leading causes apart.';
-  if (bits > 0.2) return 'It would help: it moves the leading causes clearly.';
-  return 'It would help a little; the picture is fairly clear, or hard to tell apart further.';
-}

@@ -1,0 +1,25 @@
+/** What is not always wanted: one line that says what it is, and the rest behind it. Mounted when it is first opened. */
+import { type ReactNode, useState } from 'react';
+
+export function Fold({
+  title,
+  about,
+  open = false,
+  children,
+}: {
+  title: string;
+  about?: string;
+  open?: boolean;
+  children: ReactNode;
+}) {
+  const [used, setUsed] = useState(open);
+  return (
+    <details className="rule-b mb-2" open={open} onToggle={() => setUsed(true)}>
+      <summary className="min-h-12 cursor-pointer py-3">
+        <span className="font-semibold text-green underline underline-offset-4">{title}</span>
+        {about && <span className="text-soft"> · {about}</span>}
+      </summary>
+      <div className="pb-4 pt-1">{used && children}</div>
+    </details>
+  );
+}

@@ -1,0 +1,53 @@
+/** Gas in or out as part of a visit: the same form as everywhere, with the rod live, filed under the visit. */
+import { dayText } from '../../core/quantity/day';
+import type { Entry } from '../../core/logbook/entry';
+import { carrying } from '../../core/visit/notes';
+import { GasFields } from '../gas/GasFields';
+import type { Direction } from '../gas/gasDraft';
+import { type GasFormState, useGasForm } from '../gas/useGasForm';
+import { ApiError } from '../parts/ApiError';
+import { Button } from '../parts/Button';
+import { useVisit } from './visitContext';
+
+/** The form of this visit's gas; `also` is written with it. */
+export function useVisitGas(
+  direction: Direction,
+  also: () => readonly Entry[] = () => [],
+  onDone: () => void = () => undefined,
+): GasFormState {
+  const { view, visitId, day } = useVisit();
+  return useGasForm({
+    machine: view.machine,
+    today: view.today,
+    supersedes: null,
+    leakId: null,
+    direction,
+    place: `${visitId} ${direction} `,
+    on: dayText(day),
+    alter: (entry, at) => [carrying(entry, { visitId, at }), ...also()],
+    onDone,
+  });
+}
+
+export function GasCard({ form, words }: { form: GasFormState; words: string }) {
+  const { view } = useVisit();
+  return (
+    <div className="mb-6">
+      <GasFields form={form} today={view.today} fixed />
+      <ApiError error={form.saving.error} />
+      {form.tried && form.unanswered.length > 0 && (
+        <p role="alert" className="mb-2 font-semibold text-ochre">
+          Give a reason for what looks odd, above.
+        </p>
+      )}
+      <Button
+        weight="main"
+        className="mt-3 w-full sm:w-auto"
+        disabled={form.saving.isPending}
+        onClick={form.save}
+      >
+        {form.saving.isPending ? 'Saving…' : words}
+      </Button>
+    </div>
+  );
+}

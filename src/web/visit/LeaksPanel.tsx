@@ -1,0 +1,175 @@
+/** Leaks of this machine with state and evidence: more evidence, or a verdict withdrawn that somebody may have been told. */
+import { useState } from 'react';
+import type { Entry } from '../../core/logbook/entry';
+import { GRADES, carrying } from '../../core/visit/notes';
+import { type LeakStory } from '../../core/visit/leakStory';
+import { Button } from '../parts/Button';
+import { Section } from '../parts/Page';
+import { Sheet } from '../parts/Sheet';
+import { dateWords, dayWords } from '../words/dates';
+import { GRADE_WORDS, LEAK_STATE_WORDS } from '../words/leaks';
+import { NoteCard } from './NoteCard';
+import type { NoteForm } from './noteForms';
+import { useVisit } from './visitContext';
+
+const OPEN_STATES: readonly LeakStory['state'][] = ['confirmed', 'repaired', 'tested', 'deferred'];
+const TONE: Partial<Record<LeakStory['state'], string>> = {
+  suspected: 'text-ochre',
+  confirmed: 'text-brick',
+  deferred: 'text-ochre',
+  testedAgain: 'text-green',
+};
+const MARK: Record<LeakStory['state'], string> = {
+  suspected: '◐',
+  confirmed: '◆',
+  repaired: '◐',
+  tested: '◐',
+  testedAgain: '○',
+  deferred: '◐',
+  dismissed: '×',
+  withdrawn: '×',
+};
+
+export function leakLine(leak: LeakStory): string {
+  return [
+    leak.grade ? GRADE_WORDS[leak.grade] : null,
+    leak.onSuspicion && leak.state === 'repaired' ? 'exchanged on suspicion' : null,
+    leak.deferred
+      ? `${leak.deferred.why}${leak.deferred.until ? `, until ${dateWords(leak.deferred.until)}` : ''}${leak.deferred.decidedBy ? `, decided by ${leak.deferred.decidedBy}` : ''}`
+      : null,
+    leak.because,
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+export function LeaksPanel() {
+  const { leaks, visitId } = useVisit();
+  const [shown, setShown] = useState<{ leak: LeakStory; what: 'evidence' | 'withdraw' } | null>(null);
+  // Old leaks that are long verified stand on the machine's page.
+  const listed = leaks.filter(
+    (leak) => leak.visitId === visitId || !['testedAgain', 'dismissed', 'withdrawn'].includes(leak.state),
+  );
+  if (listed.length === 0) return null;
+  return (
+    <Section title="Leaks">
+      <ul>
+        {listed.map((leak) => (
+          <li key={leak.id} className="rule-b py-2">
+            <p>
+              <span className={`font-semibold ${TONE[leak.state] ?? ''}`}>
+                <span aria-hidden="true">{MARK[leak.state]} </span>
+                {LEAK_STATE_WORDS[leak.state]}
+              </span>{' '}
+              · {leak.state === 'suspected' || leak.state === 'dismissed' ? '' : `${leak.id}, `}
+              {leak.place || 'place not recorded'}
+            </p>
+            <p className="text-soft">
+              {dayWords(leak.since)}
+              {leakLine(leak) && ` · ${leakLine(leak)}`}
+            </p>
+            {(OPEN_STATES.includes(leak.state) || leak.state === 'testedAgain') && (
+              <div className="no-print mt-1 flex flex-wrap gap-2">
+                <Button className="px-3" onClick={() => setShown({ leak, what: 'evidence' })}>
+                  More evidence
+                </Button>
+                <Button className="px-3" onClick={() => setShown({ leak, what: 'withdraw' })}>
+                  Withdraw the verdict
+                </Button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {shown?.what === 'evidence' && <EvidenceSheet leak={shown.leak} onClose={() => setShown(null)} />}
+      {shown?.what === 'withdraw' && <WithdrawSheet leak={shown.leak} onClose={() => setShown(null)} />}
+    </Section>
+  );
+}
+
+function EvidenceSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
+  const spec: NoteForm = {
+    kind: 'search',
+    tool: 'evidence',
+    title: 'More evidence',
+    about: 'The best that there is counts, also when it comes after the repair.',
+    fields: [
+      {
+        key: 'grade',
+        label: 'What shows it',
+        type: 'choice',
+        choices: GRADES.map((value) => ({ value, words: GRADE_WORDS[value] })),
+      },
+      { key: 'words', label: 'In a few words', type: 'text', optional: true },
+    ],
+    fixed: { tool: 'evidence', leakId: leak.id },
+  };
+  return (
+    <Sheet title={`Leak ${leak.id}`} subtitle={leak.place} onClose={onClose}>
+      <NoteCard name={`evidence ${leak.id}`} spec={spec} save="Save the evidence" onSaved={onClose} />
+    </Sheet>
+  );
+}
+
+/** What told of this leak: withdrawing kills all of it, and what was done to it stays as work that was no leak repair. */
+function toldBy(entries: readonly { entry: Entry }[], leakId: string): Entry[] {
+  return entries
+    .map(({ entry }) => entry)
+    .filter(
+      (entry) => (entry.kind === 'leakFound' || entry.kind === 'leakRepaired') && entry.leakId === leakId,
+    );
+}
+
+function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
+  const { view, draft } = useVisit();
+  const told = toldBy(view.standing.history.entries, leak.id);
+  const spec: NoteForm = {
+    kind: 'search',
+    tool: 'withdrawal',
+    title: 'Withdraw the verdict',
+    about:
+      'The leak is no longer counted, and the next paper says so. Repairs that were made stay in the record as preventive work.',
+    fields: [
+      { key: 'why', label: 'Why it was no leak', type: 'long' },
+      {
+        key: 'toldOwner',
+        label: 'The owner was told of it',
+        type: 'choice',
+        stated: true,
+        choices: [
+          { value: 'yes', words: 'yes' },
+          { value: 'no', words: 'no' },
+        ],
+      },
+    ],
+    fixed: { tool: 'withdrawal', leakId: leak.id, place: leak.place },
+  };
+  const alter = (entry: Entry): Entry[] => {
+    const why = (entry as unknown as { why: string }).why;
+    const [first, ...rest] = told.filter((each) => each.kind === 'leakFound');
+    const repairs = told.filter((each) => each.kind === 'leakRepaired');
+    const killing = (target: Entry | undefined, by: Entry): Entry =>
+      target ? carrying(by, { supersedes: target.id, correctionReason: why }) : by;
+    return [
+      killing(first, entry),
+      ...rest.flatMap((target) => draft('void', { supersedes: target.id, correctionReason: why }) ?? []),
+      ...repairs.flatMap((target) => {
+        const kept = draft('partFitted', {
+          tool: 'preventive',
+          on: target.on,
+          at: target.at ?? undefined,
+          part: leak.place || `leak ${leak.id}`,
+          how: 'how' in target ? (target.how ?? null) : null,
+          preventive: true,
+          leakId: leak.id,
+        });
+        return kept ? [killing(target, kept)] : [];
+      }),
+    ];
+  };
+  return (
+    <Sheet title={`Leak ${leak.id}`} subtitle={leak.place} onClose={onClose}>
+      <NoteCard name={`withdraw ${leak.id}`} spec={spec} save="Withdraw it" alter={alter} onSaved={onClose} />
+    </Sheet>
+  );
+}

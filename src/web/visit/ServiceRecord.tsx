@@ -1,0 +1,343 @@
+/** The service record of a visit on one page: what the rule sets want on it, and nothing that is only suspected told as found. */
+import type { ReactNode } from 'react';
+import { stateOf } from '../../core/rules/obligation';
+import { grams, massText } from '../../core/quantity/mass';
+import { VOIDING, weakIn } from '../../core/visit/evidence';
+import { type GasSum, gasOfVisit } from '../../core/visit/gasOfVisit';
+import { type LeakStory, isFound } from '../../core/visit/leakStory';
+import { isNoteTool, toolOf } from '../../core/visit/notes';
+import { type Step, stepOf } from '../../core/visit/steps';
+import { notesOf, shutValves } from '../../core/visit/visitRecord';
+import { useWriter } from '../app/writer';
+import { foldedObligations } from '../machine/Duties';
+import { FULL_CHARGE_WORDS, METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
+import { dateWords, dayWords, untilWords } from '../words/dates';
+import { LEAK_STATE_WORDS, WEAKNESS_WORDS } from '../words/leaks';
+import { percentText } from '../words/rod';
+import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { methodOn } from '../../core/rules/inForce';
+import { bySteps } from './Clipboard';
+import { leakLine } from './LeaksPanel';
+import { noteWords } from './noteWords';
+import { pairsOf, photosOf } from './photos/photos';
+import { Picture } from './photos/Picture';
+import { SIGNATURE_BOX } from './SignaturePad';
+import { useRunning } from './TestsPanel';
+import { useVisit } from './visitContext';
+
+const NOT_RECORDED = 'not recorded';
+
+export function ServiceRecord() {
+  return (
+    <article
+      aria-label="Service record"
+      className="border border-line bg-card px-4 py-4 sm:px-6 print:border-0"
+    >
+      <Heading />
+      <div className="grid gap-x-8 sm:grid-cols-2">
+        <Block title="Found">
+          <Lines of={['arrive', 'read', 'judge', 'raise']} />
+        </Block>
+        <LeaksTold />
+        <GasBlock />
+        <Block title="Decided">
+          <Lines of={['decide']} />
+        </Block>
+        <Block title="Done">
+          <Lines of={['isolate', 'repair']} without={['refrigerantRecovered']} />
+        </Block>
+        <TestsTold />
+        <Block title="How it runs">
+          <Lines of={['prove']} without={['verificationTest']} />
+        </Block>
+        <LeftBehind />
+        <DueNow />
+        <Photos />
+      </div>
+      <Signature />
+    </article>
+  );
+}
+
+function Block({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="mb-4 break-inside-avoid">
+      <h3 className="rule-b mb-1 font-bold">{title}</h3>
+      {children}
+    </section>
+  );
+}
+
+function Heading() {
+  const { record, view } = useVisit();
+  const { people } = useWriter();
+  const { machine, standing, system, today } = view;
+  const writers = [...new Set(record.entries.map(({ entry }) => entry.by))];
+  const charge = standing.history.fullCharges.at(-1);
+  const { refrigerant } = standing.present;
+  const rate = standing.additions.at(-1);
+  return (
+    <header className="mb-4">
+      <h2 className="text-xl!">Service record</h2>
+      <p className="font-semibold">
+        {machine.site.name} · {machine.appliance.name}
+      </p>
+      <p>
+        {record.from === null
+          ? 'nothing recorded yet'
+          : record.from === record.to
+            ? dayWords(record.from)
+            : `${dayWords(record.from)} to ${dayWords(record.to ?? record.from)}`}{' '}
+        · {refrigerant.name}, {refrigerant.safetyClass} · full charge{' '}
+        {charge
+          ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}`
+          : 'not known'}
+      </p>
+      <p>
+        Leak rate:{' '}
+        {rate === undefined
+          ? 'no addition has counted yet'
+          : rate[rate.method].millionths === null
+            ? `unknown at the addition of ${dayWords(rate.gasDay.day)}`
+            : `${percentText((rate[rate.method].millionths ?? 0) / PERCENT_SCALE)} a year at the addition of ${dayWords(rate.gasDay.day)}`}
+        , {METHOD_WORDS[methodOn(machine.site, today)]}
+      </p>
+      {writers.map((id) => {
+        const person = people.find((each) => each.id === id);
+        const certificates = (person?.certificates ?? []).map(
+          (each) =>
+            `${each.scheme ?? 'certificate'} ${each.number ?? ''}${each.expires ? `, valid until ${dateWords(each.expires)}` : ''}`,
+        );
+        return (
+          <p key={id}>
+            {person?.name ?? id}:{' '}
+            {certificates.length > 0 ? certificates.join('; ') : `certificate ${NOT_RECORDED}`}
+          </p>
+        );
+      })}
+    </header>
+  );
+}
+
+function Lines({ of, without = [] }: { of: readonly Step[]; without?: readonly string[] }) {
+  const { record, view, partNames } = useVisit();
+  const shown = bySteps(record.entries)
+    .filter(({ step }) => of.includes(step))
+    .flatMap(({ entries }) => entries)
+    .filter((entry) => !without.includes(entry.kind) && toolOf(entry) !== 'school' && entry.kind !== 'photo')
+    .map((entry) => ({ id: entry.id, words: noteWords(entry, view.system, partNames), note: entry.note }))
+    .filter((each) => each.words !== '' || each.note);
+  if (shown.length === 0) return <p className="text-soft">{NOT_RECORDED}</p>;
+  return (
+    <ul>
+      {shown.map((each) => (
+        <li key={each.id} className="break-words">
+          {each.words}
+          {each.note && ` “${each.note}”`}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function LeaksTold() {
+  const { leaks, visitId, record } = useVisit();
+  const ofVisit = (leak: LeakStory) =>
+    leak.visitId === visitId ||
+    record.entries.some(({ entry }) => 'leakId' in entry && entry.leakId === leak.id);
+  const found = leaks.filter((leak) => isFound(leak) && ofVisit(leak));
+  const suspected = leaks.filter(
+    (leak) =>
+      ofVisit(leak) && (leak.state === 'suspected' || (leak.onSuspicion && leak.state !== 'withdrawn')),
+  );
+  // A verdict withdrawn since the last paper stands on this one, whoever withdrew it.
+  const withdrawn = leaks.filter((leak) => leak.state === 'withdrawn' && ofVisit(leak));
+  const searched = record.entries.some(({ entry }) => stepOf(entry) === 'search');
+  return (
+    <Block title="Leaks">
+      {found.length === 0 && suspected.length === 0 && withdrawn.length === 0 && (
+        <p className={searched ? '' : 'text-soft'}>{searched ? 'none found' : NOT_RECORDED}</p>
+      )}
+      <ul>
+        {found.map((leak) => (
+          <li key={leak.id}>
+            <span className="font-semibold">{leak.id}</span> {leak.place}: {LEAK_STATE_WORDS[leak.state]}
+            {leakLine(leak) && ` · ${leakLine(leak)}`}
+          </li>
+        ))}
+        {suspected.map((leak) => (
+          <li key={leak.id}>
+            Suspected, not found: {leak.place}
+            {leakLine(leak) && ` · ${leakLine(leak)}`}
+          </li>
+        ))}
+        {withdrawn.map((leak) => (
+          <li key={leak.id} className="font-semibold">
+            Withdrawn: leak {leak.id}, {leak.place}, told before as found, was none: {leak.because}
+          </li>
+        ))}
+      </ul>
+    </Block>
+  );
+}
+
+function GasBlock() {
+  const { record, view } = useVisit();
+  const { added, recovered, released } = gasOfVisit(record.entries);
+  return (
+    <Block title="Gas">
+      <GasLine words="Added" sum={added} />
+      <GasLine words="Recovered" sum={recovered} />
+      <p>Estimated release: {released === null ? NOT_RECORDED : massText(released, view.system)}</p>
+    </Block>
+  );
+}
+
+function GasLine({ words, sum }: { words: string; sum: GasSum }) {
+  const { view } = useVisit();
+  const weighedTimes = sum.times - sum.notWeighed.length;
+  return (
+    <p>
+      {words}:{' '}
+      {sum.times === 0
+        ? 'none recorded'
+        : [
+            weighedTimes > 0 && massText(grams(sum.weighed), view.system),
+            ...sum.notWeighed.map((why) => `not weighed: ${why}`),
+          ]
+            .filter(Boolean)
+            .join('; ')}
+    </p>
+  );
+}
+
+function TestsTold() {
+  const { record, view } = useVisit();
+  const running = useRunning();
+  const tests = record.entries.filter(({ entry }) =>
+    ['pressureHold', 'verificationTest', 'evacuation'].includes(entry.kind),
+  );
+  return (
+    <Block title="Tested">
+      {tests.length === 0 && <p className="text-soft">{NOT_RECORDED}</p>}
+      <ul>
+        {tests.map(({ entry }) => {
+          const weak = weakIn(entry, running);
+          return (
+            <li key={entry.id}>
+              {noteWords(entry, view.system)}
+              {weak.length > 0 && (
+                <span className="font-semibold">
+                  {' '}
+                  {weak.some((each) => VOIDING.includes(each)) ? 'Proves nothing: ' : 'Weak evidence: '}
+                  {weak.map((each) => WEAKNESS_WORDS[each]).join('; ')}.
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Block>
+  );
+}
+
+function LeftBehind() {
+  const { record, view, partNames } = useVisit();
+  const shut = shutValves(view.standing.history.entries);
+  const left = record.entries.filter(
+    ({ entry }) =>
+      ['leaveRight', 'charge', 'hold', 'evacuate'].includes(stepOf(entry)) && toolOf(entry) === 'checklist',
+  );
+  const notes = record.entries.filter(({ entry }) => entry.kind === 'handover' && !isNoteTool(toolOf(entry)));
+  return (
+    <Block title="Left as">
+      {left.length === 0 && notes.length === 0 && shut.length === 0 && (
+        <p className="text-soft">{NOT_RECORDED}</p>
+      )}
+      {shut.map((valve) => (
+        <p key={valve.valve} className="font-semibold">
+          {valve.valve} stands shut{valve.leftShut ? `: ${valve.leftShut}` : ''}
+          {valve.ofCompressor && '. Do not start'}
+        </p>
+      ))}
+      <ul>
+        {[...left, ...notes].map(({ entry }) => (
+          <li key={entry.id}>{noteWords(entry, view.system, partNames)}</li>
+        ))}
+      </ul>
+    </Block>
+  );
+}
+
+const DUE_SHOWN = 6;
+
+function DueNow() {
+  const { view } = useVisit();
+  const { standing, today } = view;
+  const open = foldedObligations(
+    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
+  );
+  return (
+    <Block title="Due now">
+      {open.length === 0 && <p>Nothing is due on this machine.</p>}
+      <ul>
+        {open.slice(0, DUE_SHOWN).map(({ first, packs }) => (
+          <li key={`${first.kind}${String(first.due)}${first.pack.id}`}>
+            {OBLIGATION_WORDS[first.kind]}: {dayWords(first.due)}, {untilWords(first.due, today)} (
+            {packs.join(', ')})
+          </li>
+        ))}
+      </ul>
+    </Block>
+  );
+}
+
+function Photos() {
+  const { record } = useVisit();
+  const groups = pairsOf(photosOf(record.entries));
+  if (groups.length === 0) return null;
+  return (
+    <div className="sm:col-span-2">
+      <Block title="Photos">
+        <ul className="grid gap-3 sm:grid-cols-2">
+          {groups.map((group) => (
+            <li key={group[0]?.entry.id} className="grid grid-cols-2 gap-2">
+              {group.map(({ entry, note }) => (
+                <span key={entry.id} className={group.length === 1 ? 'col-span-2' : ''}>
+                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? 'photo'} />
+                  {[note.pair, note.caption].filter(Boolean).join(' · ')}
+                </span>
+              ))}
+            </li>
+          ))}
+        </ul>
+      </Block>
+    </div>
+  );
+}
+
+function Signature() {
+  const { record } = useVisit();
+  const signed = notesOf(record.entries, 'signed').at(-1);
+  if (!signed) return <p className="font-semibold text-ochre">◐ Not handed over yet.</p>;
+  const { name, role, path, notSigned } = signed.note;
+  return (
+    <footer className="rule-t pt-2">
+      {path && (
+        <svg
+          viewBox={`0 0 ${String(SIGNATURE_BOX.width)} ${String(SIGNATURE_BOX.height)}`}
+          className="h-20"
+          role="img"
+          aria-label={`Signature of ${name}`}
+        >
+          <path d={path} fill="none" strokeWidth={2.2} strokeLinecap="round" className="stroke-ink" />
+        </svg>
+      )}
+      <p>
+        {notSigned ? `Not signed: ${notSigned}. Handed over to ` : 'Handed over to '}
+        <span className="font-semibold">{name}</span>
+        {role && `, ${role}`}, {dayWords(signed.day)}
+      </p>
+    </footer>
+  );
+}

@@ -1,0 +1,50 @@
+/** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
+import type { DatedEntry } from '../../core/logbook/order';
+import { type Running, VOIDING, weakIn } from '../../core/visit/evidence';
+import { readNumber, readingsSoFar } from '../../core/visit/visitRecord';
+import { Section } from '../parts/Page';
+import { dayWords } from '../words/dates';
+import { WEAKNESS_WORDS } from '../words/leaks';
+import { noteWords } from './noteWords';
+import { useVisit } from './visitContext';
+
+/** What the two sides run at, as far as this visit read it. */
+export function useRunning(): Running {
+  const { record, atmosphere } = useVisit();
+  const so = readingsSoFar(record.entries);
+  return { low: readNumber(so, 'suction'), high: readNumber(so, 'head'), atmosphere };
+}
+
+const isTest = ({ entry }: DatedEntry): boolean =>
+  entry.kind === 'pressureHold' || entry.kind === 'verificationTest' || entry.kind === 'evacuation';
+
+export function TestsPanel() {
+  const { record, view } = useVisit();
+  const running = useRunning();
+  const tests = record.entries.filter(isTest);
+  if (tests.length === 0) return null;
+  return (
+    <Section title="Tested in this visit">
+      <ul>
+        {tests.map(({ entry, day }) => {
+          const weak = weakIn(entry, running);
+          const nothing = weak.some((each) => VOIDING.includes(each));
+          return (
+            <li key={entry.id} className="rule-b py-2">
+              <p>
+                <span className="font-semibold">{noteWords(entry, view.system)}</span>{' '}
+                <span className="text-soft">{dayWords(day)}</span>
+              </p>
+              {weak.length > 0 && (
+                <p className={nothing ? 'font-semibold text-brick' : 'text-ochre'}>
+                  {nothing ? '▲ Proves nothing: ' : '◐ Weak evidence: '}
+                  {weak.map((each) => WEAKNESS_WORDS[each]).join('; ')}.
+                </p>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Section>
+  );
+}

@@ -1,0 +1,128 @@
+/** Valves that were shut, as a list to be opened again: nothing is handed over with one of them unspoken of. */
+import { useState } from 'react';
+import { partType } from '../../core/visit/circuit/parts';
+import { shutValves, type ValveState } from '../../core/visit/visitRecord';
+import { Button } from '../parts/Button';
+import { CheckField, TextField } from '../parts/Field';
+import { Section } from '../parts/Page';
+import { partWords } from '../words/circuit';
+import { dayWords } from '../words/dates';
+import { useVisit } from './visitContext';
+
+export function ValvesPanel() {
+  const { view, map, draft, write, writing } = useVisit();
+  const shut = shutValves(view.standing.history.entries);
+  const [name, setName] = useState('');
+  const [ofCompressor, setOfCompressor] = useState(false);
+  const [tried, setTried] = useState(false);
+  const known = map.parts.filter((part) => partType(part.type).valve);
+  const state = async (valve: string, next: 'shut' | 'open', compressor: boolean) => {
+    const entry = draft('readings', { tool: 'valve', valve, state: next, ofCompressor: compressor });
+    return entry !== null && write([entry], `${valve}: ${next === 'open' ? 'open again' : 'shut'}.`);
+  };
+  const add = async () => {
+    setTried(true);
+    if (name.trim() === '') return;
+    if (await state(name.trim(), 'shut', ofCompressor)) {
+      setName('');
+      setOfCompressor(false);
+      setTried(false);
+    }
+  };
+  return (
+    <Section title="Valves shut, to be opened again">
+      {shut.length === 0 && <p className="mb-2 text-soft">None is written down as shut.</p>}
+      <ul className="mb-3">
+        {shut.map((valve) => (
+          <ShutValve
+            key={valve.valve}
+            valve={valve}
+            busy={writing}
+            onOpen={() => void state(valve.valve, 'open', valve.ofCompressor)}
+          />
+        ))}
+      </ul>
+      <div className="no-print flex flex-wrap items-start gap-x-4">
+        <div className="min-w-56 flex-1">
+          <TextField
+            label="Valve that you shut"
+            list="valves-of-the-map"
+            value={name}
+            onChange={(event) => {
+              setName(event.target.value);
+              const part = known.find((each) => partWords(each) === event.target.value);
+              if (part) setOfCompressor(partType(part.type).ofCompressor ?? false);
+            }}
+            error={tried && name.trim() === '' ? 'Name the valve.' : null}
+          />
+          <datalist id="valves-of-the-map">
+            {known.map((part) => (
+              <option key={part.id} value={partWords(part)} />
+            ))}
+          </datalist>
+        </div>
+        <CheckField
+          label="Of the compressor: do not start"
+          checked={ofCompressor}
+          onChange={(event) => setOfCompressor(event.target.checked)}
+        />
+        <Button disabled={writing} onClick={() => void add()}>
+          Write it down as shut
+        </Button>
+      </div>
+    </Section>
+  );
+}
+
+function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; onOpen: () => void }) {
+  const { draft, write } = useVisit();
+  const [leaving, setLeaving] = useState(false);
+  const [why, setWhy] = useState('');
+  const leave = async () => {
+    if (why.trim() === '') return;
+    const entry = draft('readings', {
+      tool: 'valve',
+      valve: valve.valve,
+      state: 'leftShut',
+      ofCompressor: valve.ofCompressor,
+      why: why.trim(),
+    });
+    if (entry && (await write([entry], `${valve.valve}: left shut, and said so.`))) setLeaving(false);
+  };
+  return (
+    <li className="rule-b py-2">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <p>
+          <span className="font-semibold">{valve.valve}</span>{' '}
+          <span className="text-soft">shut since {dayWords(valve.shutOn)}</span>
+          {valve.ofCompressor && <span className="block font-semibold text-brick">▲ Do not start</span>}
+          {valve.leftShut !== null && <span className="block text-ochre">◐ left shut: {valve.leftShut}</span>}
+        </p>
+        <div className="no-print flex gap-2">
+          <Button disabled={busy} onClick={onOpen} aria-label={`${valve.valve}: open again`}>
+            Open again
+          </Button>
+          {valve.leftShut === null && (
+            <Button weight="quiet" onClick={() => setLeaving(!leaving)}>
+              It stays shut…
+            </Button>
+          )}
+        </div>
+      </div>
+      {leaving && (
+        <div className="mt-2 flex flex-wrap items-end gap-2">
+          <div className="min-w-56 flex-1">
+            <TextField
+              label={`Why ${valve.valve} stays shut`}
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+            />
+          </div>
+          <Button className="mb-4" disabled={busy || why.trim() === ''} onClick={() => void leave()}>
+            Leave it shut
+          </Button>
+        </div>
+      )}
+    </li>
+  );
+}

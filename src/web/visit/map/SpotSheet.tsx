@@ -1,0 +1,201 @@
+/** One part of the circuit under the detector: looked at, a hit, false with its cause, confirmed, or left out and why. */
+import { useState } from 'react';
+import type { Entry } from '../../../core/logbook/entry';
+import type { MapPart } from '../../../core/visit/circuit/map';
+import { partType } from '../../../core/visit/circuit/parts';
+import {
+  CONFIRMING,
+  FALSE_CAUSES,
+  GRADES,
+  SPOT_MARKS,
+  type Grade,
+  type SpotMark,
+} from '../../../core/visit/notes';
+import { nextLeakId } from '../../entries/formValues';
+import { WriterField } from '../../gas/WriterField';
+import { ApiError } from '../../parts/ApiError';
+import { Button } from '../../parts/Button';
+import { Choices } from '../../parts/Choices';
+import { CheckField, TextArea, TextField } from '../../parts/Field';
+import { Sheet } from '../../parts/Sheet';
+import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../words/circuit';
+import { GRADE_WORDS } from '../../words/leaks';
+import { useVisit } from '../visitContext';
+
+const METHOD_OF: Record<Grade, string> = {
+  oilOrFrost: 'visual',
+  detectorHit: 'electronic',
+  audible: 'audible',
+  bubbles: 'bubbles',
+  seen: 'visual',
+  bench: 'visual',
+};
+
+export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => void }) {
+  const { view, draft, write, error, writing } = useVisit();
+  const { hidden } = partType(part.type);
+  const [mark, setMark] = useState<SpotMark>('lookedAt');
+  const [grade, setGrade] = useState<string>('');
+  const [cause, setCause] = useState<string>('');
+  const [method, setMethod] = useState('electronic');
+  const [why, setWhy] = useState('');
+  const [reachable, setReachable] = useState(true);
+  const [place, setPlace] = useState('');
+  const [size, setSize] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const confirming = mark === 'confirmed';
+  const grades = confirming ? CONFIRMING : GRADES.filter((each) => !CONFIRMING.includes(each));
+  const bubblesHere = hidden && grade === 'bubbles';
+
+  const wrong = (): string | null => {
+    if ((mark === 'hit' || confirming) && !grades.some((each) => each === grade))
+      return 'Say what showed it.';
+    if (bubblesHere)
+      return 'This part leaks into its own housing: no bubble can show outside. Mark a hit instead.';
+    if (mark === 'false' && cause === '') return 'Say what made the hit false.';
+    if (mark === 'leftOut' && why.trim() === '') return 'Say why it was left out.';
+    return null;
+  };
+  const save = async () => {
+    const found = wrong();
+    setProblem(found);
+    if (found !== null) return;
+    const leakId = confirming ? nextLeakId(view.standing) : null;
+    const words = partWords(part);
+    const used = grade ? METHOD_OF[grade as Grade] : mark === 'lookedAt' ? method : null;
+    const spot = draft('search', {
+      tool: 'spot',
+      part: part.id,
+      words,
+      mark,
+      grade: grade || null,
+      method: used,
+      cause: mark === 'false' ? cause : null,
+      why: why.trim() || null,
+      reachable: mark === 'leftOut' ? reachable : null,
+      leakId,
+    });
+    const leak =
+      leakId === null
+        ? null
+        : draft('leakFound', {
+            leakId,
+            component: partName(part),
+            location: place.trim() || part.where,
+            methods: [used],
+            sizeGuess: size.trim() || null,
+            note: why.trim() || null,
+            'x-part': part.id,
+          });
+    const entries = [leak, spot].filter((each): each is Entry => each !== null);
+    if (entries.length > 0 && (await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) onClose();
+  };
+
+  return (
+    <Sheet
+      title={partName(part)}
+      subtitle={part.where}
+      onClose={onClose}
+      footer={
+        <>
+          {problem && (
+            <p role="alert" className="mb-2 font-semibold text-brick">
+              {problem}
+            </p>
+          )}
+          <ApiError error={error} />
+          <Button weight="main" className="w-full" disabled={writing} onClick={() => void save()}>
+            {confirming ? 'Write the leak down' : 'Mark it'}
+          </Button>
+        </>
+      }
+    >
+      <Choices
+        label="What you found"
+        value={mark}
+        onChange={(value) => {
+          setMark(value as SpotMark);
+          setGrade('');
+        }}
+        choices={SPOT_MARKS.map((value) => ({ value, words: MARK_WORDS[value] }))}
+      />
+      {hidden && (
+        <p className="mb-3 border-l-4 border-ochre pl-3">
+          It leaks into its own housing: bubbles show nothing outside. A hit here stays suspected until the
+          part is proven on the bench.
+        </p>
+      )}
+      {mark === 'lookedAt' && (
+        <Choices
+          label="Looked at with"
+          value={method}
+          onChange={setMethod}
+          choices={['electronic', 'bubbles', 'ultrasonic', 'visual'].map((value) => ({
+            value,
+            words: value,
+          }))}
+        />
+      )}
+      {(mark === 'hit' || confirming) && (
+        <>
+          <p className="mb-1 font-semibold">What showed it</p>
+          <Choices
+            label="What showed it"
+            value={grade}
+            onChange={setGrade}
+            choices={grades.map((value) => ({ value, words: GRADE_WORDS[value] }))}
+          />
+        </>
+      )}
+      {mark === 'hit' && (
+        <p className="mb-3 text-soft">
+          Zero the detector in the contaminated air and come again; stop the fans. A hit is not a leak until
+          bubbles or an equally sure sign confirm it.
+        </p>
+      )}
+      {mark === 'false' && (
+        <>
+          <p className="mb-1 font-semibold">What made it false</p>
+          <Choices
+            label="What made it false"
+            value={cause}
+            onChange={setCause}
+            choices={FALSE_CAUSES.map((value) => ({ value, words: FALSE_WORDS[value] }))}
+          />
+        </>
+      )}
+      {confirming && (
+        <>
+          <TextField
+            label="Exact place"
+            optional
+            hint={`Else it is written as ${part.where}.`}
+            value={place}
+            onChange={(event) => setPlace(event.target.value)}
+          />
+          <TextField
+            label="Size, as guessed"
+            optional
+            value={size}
+            onChange={(event) => setSize(event.target.value)}
+          />
+        </>
+      )}
+      {mark === 'leftOut' && (
+        <CheckField
+          label="It cannot be reached without taking the machine apart"
+          checked={!reachable}
+          onChange={(event) => setReachable(!event.target.checked)}
+          hint="Only then may the search still count as an inspection."
+        />
+      )}
+      <TextArea
+        label={mark === 'leftOut' ? 'Why it was left out' : 'Note'}
+        optional={mark !== 'leftOut'}
+        value={why}
+        onChange={(event) => setWhy(event.target.value)}
+      />
+      <WriterField />
+    </Sheet>
+  );
+}

@@ -1,0 +1,107 @@
+/** A photo from the camera or a file: stored at once, turned upright by the server, and filed at this step. */
+import { useRef, useState } from 'react';
+import { Camera } from 'lucide-react';
+import type { Entry } from '../../../core/logbook/entry';
+import { Button } from '../../parts/Button';
+import { Sheet } from '../../parts/Sheet';
+import { useStorePhoto } from '../../data/queries';
+import { ApiError } from '../../parts/ApiError';
+import { PhotoForm } from './PhotoForm';
+import { photosOf } from './photos';
+import { Picture } from './Picture';
+import { useVisit } from '../visitContext';
+
+const MOST_BYTES = 25 * 1024 * 1024;
+
+export function PhotoButton() {
+  const { record } = useVisit();
+  const [open, setOpen] = useState(false);
+  const count = photosOf(record.entries).length;
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>
+        <Camera aria-hidden="true" size={20} /> Photo
+        {count > 0 && <span className="font-normal">{count}</span>}
+      </Button>
+      {open && <PhotoSheet onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function PhotoSheet({ onClose }: { onClose: () => void }) {
+  const { record } = useVisit();
+  const store = useStorePhoto();
+  const input = useRef<HTMLInputElement>(null);
+  const [tooLarge, setTooLarge] = useState(false);
+  const [marking, setMarking] = useState<{ file: string; of: Entry | null } | null>(null);
+  const photos = photosOf(record.entries);
+  const take = (file: File | undefined) => {
+    if (!file) return;
+    setTooLarge(file.size > MOST_BYTES);
+    if (file.size > MOST_BYTES) return;
+    store.mutate(file, { onSuccess: (stored) => setMarking({ file: stored.file, of: null }) });
+  };
+  if (marking) {
+    return (
+      <Sheet title="Photo" onClose={() => setMarking(null)}>
+        <PhotoForm file={marking.file} earlier={marking.of} photos={photos} onDone={() => setMarking(null)} />
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet title="Photos" subtitle="Of this visit" onClose={onClose}>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="sr-only"
+        aria-label="Take or choose a photo"
+        onChange={(event) => {
+          take(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Button
+        weight="main"
+        className="w-full"
+        disabled={store.isPending}
+        onClick={() => input.current?.click()}
+      >
+        <Camera aria-hidden="true" size={20} /> {store.isPending ? 'Storing…' : 'Take or choose a photo'}
+      </Button>
+      <div className="mt-3">
+        <ApiError error={store.error} />
+        {tooLarge && (
+          <p role="alert" className="font-semibold text-brick">
+            This file is larger than 25 MB; nothing was sent. Take it again at a smaller size.
+          </p>
+        )}
+      </div>
+      {photos.length === 0 && (
+        <p className="py-4 text-soft">None yet. Pictures are the proof that words are not.</p>
+      )}
+      <ul className="mt-4 grid gap-4 sm:grid-cols-2">
+        {photos.map(({ entry, note }) => (
+          <li key={entry.id}>
+            <button
+              type="button"
+              className="block w-full cursor-pointer text-left"
+              onClick={() => setMarking({ file: note.file, of: entry })}
+            >
+              <Picture
+                file={note.file}
+                marks={note.marks ?? []}
+                words={note.caption ?? 'photo without a caption'}
+              />
+              <span>
+                {note.pair && <span className="font-semibold">{note.pair} · </span>}
+                {note.caption ?? 'no caption'}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

@@ -1,0 +1,92 @@
+/** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
+import { stateOf } from '../../../core/rules/obligation';
+import { rodOf } from '../../../core/rules/summary';
+import { useWriteSheet } from '../../entries/useWriteSheet';
+import { FORMS, type FormKind } from '../../entries/specs';
+import { foldedObligations } from '../../machine/Duties';
+import { WhatIf } from '../../machine/WhatIf';
+import { Button } from '../../parts/Button';
+import { Section } from '../../parts/Page';
+import { Fold } from '../../parts/Fold';
+import { RodDrawing } from '../../parts/Rod';
+import { DutyMark } from '../../parts/StateMark';
+import { OBLIGATION_WORDS } from '../../words/codes';
+import { dayWords, untilWords } from '../../words/dates';
+import { rodSentence } from '../../words/rod';
+import { whyWords } from '../../words/why';
+import { LeaksPanel } from '../LeaksPanel';
+import { NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { Tool } from '../Tool';
+import { useVisit } from '../visitContext';
+
+/** Forms that answer a decision in law. */
+const LEGAL: readonly FormKind[] = [
+  'extension',
+  'processShutdown',
+  'planFiled',
+  'retrofitted',
+  'unrelatedLeak',
+  'retired',
+];
+
+export function Decide() {
+  const { view } = useVisit();
+  const write = useWriteSheet();
+  return (
+    <>
+      <Law />
+      <LeaksPanel />
+      <Section title="Decide">
+        <NoteCard name="decision" spec={NOTE_FORMS.decision} save="Save the decision" />
+      </Section>
+      <Tool slug="cost" />
+      <Fold title="What if gas went in?" about="what the law will ask at the next top-off">
+        <WhatIf view={view} />
+      </Fold>
+      <Section title="In law">
+        <div className="flex flex-wrap gap-2">
+          {LEGAL.map((kind) => (
+            <Button
+              key={kind}
+              className="px-3"
+              onClick={() => write.open({ kind, machineId: view.machine.appliance.id })}
+            >
+              {FORMS[kind].title}
+            </Button>
+          ))}
+        </div>
+      </Section>
+    </>
+  );
+}
+
+/** Dates that run, and the gas that keeps it alive without exceeding. */
+function Law() {
+  const { view } = useVisit();
+  const { standing, today, system } = view;
+  const running = foldedObligations(
+    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
+  );
+  const rod = rodOf(standing);
+  return (
+    <Section title="What the law leaves open">
+      <RodDrawing size="full" rod={rod} system={system} />
+      <p className="mb-2 font-semibold">{rodSentence(rod, system)}</p>
+      {running.length === 0 && <p className="text-soft">Nothing is due on this machine.</p>}
+      <ul>
+        {running.slice(0, 5).map(({ first, packs }) => (
+          <li key={`${first.kind}${String(first.due)}${first.pack.id}`} className="rule-b py-1.5">
+            <DutyMark
+              state={stateOf(first, today)}
+              words={`${OBLIGATION_WORDS[first.kind]}: ${dayWords(first.due)}, ${untilWords(first.due, today)}`}
+            />
+            <p className="text-soft">
+              {whyWords(first.why)} · {packs.join(', ')}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}

@@ -1,0 +1,41 @@
+/** Step 10: the vacuum and the shape of its rise, section by section; or none where none is needed. */
+import { Section } from '../../parts/Page';
+import { Fold } from '../../parts/Fold';
+import { TextField } from '../../parts/Field';
+import { NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { TestsPanel } from '../TestsPanel';
+import { Tool, ToolBody } from '../Tool';
+import { useKeptDraft } from '../useKeptDraft';
+import { useVisit } from '../visitContext';
+
+export function Evacuate() {
+  const { visitId, view } = useVisit();
+  const section = useKeptDraft<string>(`${visitId} ${view.machine.appliance.id} vacuumSection`, () => '');
+  return (
+    <>
+      <TestsPanel />
+      <p className="mb-3">
+        Cores out, wide hoses, gauge at the far end, fresh pump oil, gas ballast open until about 3,000
+        microns. Then shut the pump off and watch.
+      </p>
+      <Section title="The rise after the pump is shut off">
+        <TextField
+          label="Section"
+          optional
+          hint="Whole machine, low side, the coil alone."
+          value={section.draft}
+          onChange={(event) => section.set(event.target.value)}
+        />
+        <ToolBody
+          slug="evacuation"
+          beside={() => ({ fields: section.draft.trim() === '' ? {} : { section: section.draft.trim() } })}
+        />
+      </Section>
+      <Tool slug="pump-down" />
+      <Fold title="No vacuum is needed" about="the section stayed above atmosphere">
+        <NoteCard name="vacuumSkipped" spec={NOTE_FORMS.vacuumSkipped} save="Save why not" main={false} />
+      </Fold>
+    </>
+  );
+}

@@ -1,0 +1,91 @@
+/** Step 14: the service record on one page, signed on the screen, and what is due now. */
+import { useState } from 'react';
+import { Printer } from 'lucide-react';
+import { unspokenValves } from '../../../core/visit/guards';
+import { notesOf } from '../../../core/visit/visitRecord';
+import { WriterField } from '../../gas/WriterField';
+import { ApiError } from '../../parts/ApiError';
+import { Button } from '../../parts/Button';
+import { TextField } from '../../parts/Field';
+import { Section } from '../../parts/Page';
+import { ServiceRecord } from '../ServiceRecord';
+import { SignaturePad } from '../SignaturePad';
+import { useVisit } from '../visitContext';
+
+export function HandOver() {
+  const { record } = useVisit();
+  const signed = notesOf(record.entries, 'signed').length > 0;
+  return (
+    <>
+      <div className="no-print mb-3">
+        <Button onClick={() => window.print()}>
+          <Printer aria-hidden="true" size={20} /> Print
+        </Button>
+      </div>
+      <ServiceRecord />
+      {!signed && <Sign />}
+    </>
+  );
+}
+
+function Sign() {
+  const { view, draft, write, writing, error } = useVisit();
+  const blocked = unspokenValves(view.standing.history.entries);
+  const [name, setName] = useState('');
+  const [role, setRole] = useState('');
+  const [path, setPath] = useState('');
+  const [why, setWhy] = useState('');
+  const [tried, setTried] = useState(false);
+  const noName = name.trim() === '';
+  const noSign = path === '' && why.trim() === '';
+  const sign = async () => {
+    setTried(true);
+    if (noName || noSign || blocked.length > 0) return;
+    const entry = draft('handover', {
+      tool: 'signed',
+      name: name.trim(),
+      role: role.trim() || null,
+      path: path || null,
+      notSigned: path === '' ? why.trim() : null,
+    });
+    if (entry) await write([entry], 'Handed over.');
+  };
+  return (
+    <Section title="Sign">
+      {blocked.length > 0 && (
+        <p role="alert" className="mb-3 border-l-4 border-brick pl-3 font-semibold text-brick">
+          ▲ Not handed over while {blocked.map((each) => each.valve).join(', ')}{' '}
+          {blocked.length === 1 ? 'is' : 'are'} shut: open it, or say under “Leave it right” that it stays
+          shut and why.
+        </p>
+      )}
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <TextField
+          label="Name of who takes it over"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={tried && noName ? 'Give the name.' : null}
+        />
+        <TextField label="Role" optional value={role} onChange={(event) => setRole(event.target.value)} />
+      </div>
+      <SignaturePad onChange={setPath} />
+      <TextField
+        label="Nobody could sign, because"
+        optional
+        value={why}
+        onChange={(event) => setWhy(event.target.value)}
+        error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
+      />
+      <WriterField />
+      <ApiError error={error} />
+      <Button
+        weight="main"
+        className="w-full sm:w-auto"
+        disabled={writing || blocked.length > 0}
+        onClick={() => void sign()}
+      >
+        Hand over
+      </Button>
+    </Section>
+  );
+}

@@ -1,0 +1,25 @@
+/** Step 7: pump down, valve off or recover; valves as a list to be opened again; gas by weight, never let out. */
+import { Section } from '../../parts/Page';
+import { GasCard, useVisitGas } from '../GasCard';
+import { NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { Tool } from '../Tool';
+import { ValvesPanel } from '../ValvesPanel';
+
+export function Isolate() {
+  const gas = useVisitGas('refrigerantRecovered');
+  return (
+    <>
+      <NoteCard name="isolation" spec={NOTE_FORMS.isolation} save="Save how it was isolated" />
+      <ValvesPanel />
+      <Section title="Gas recovered">
+        <p className="mb-3 text-soft">
+          What is weighed out tells how much the machine had lost. Each bottle is an entry of its own.
+        </p>
+        <GasCard form={gas} words="Write the gas down as recovered" />
+      </Section>
+      <Tool slug="cylinder" />
+      <Tool slug="release" />
+    </>
+  );
+}

@@ -1,0 +1,95 @@
+/** Step 3: what the readings say: ranked causes with reasons for and against, and the reading that tells most next. */
+import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
+import { observe } from '../../../core/judge/observe';
+import { judge } from '../../../core/judge/rank';
+import { type Observed, READING_NAMES } from '../../../core/judge/readings';
+import { valueOf } from '../../../core/visit/stated';
+import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
+import { Causes, Next } from '../../bench/parts/Causes';
+import { useTable } from '../../bench/parts/RefrigerantPick';
+import { Loaded } from '../../parts/Page';
+import { NOTES, carrying } from '../../../core/visit/notes';
+import { type NoteForm, oneReading } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { useVisit } from '../visitContext';
+import { SoFar } from './Read';
+
+const VERDICT: NoteForm = {
+  kind: NOTES.judgement.kind,
+  tool: 'judgement',
+  title: 'Verdict',
+  about: 'Yours, in your words; the shares above are kept beside it.',
+  fields: [{ key: 'verdict', label: 'What is wrong with it', type: 'long' }],
+  fixed: { tool: 'judgement', causes: {} },
+};
+
+export function JudgeStep() {
+  const { view, record, atmosphere } = useVisit();
+  const table = useTable(view.standing.present.refrigerant.name);
+  const so = readingsSoFar(record.entries);
+  const small = ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind);
+  const number = (name: string) => readNumber(so, name);
+  return (
+    <>
+      <SoFar />
+      <Loaded query={table}>
+        {(loaded) => {
+          const amps = number('amps');
+          const rated = number('rated');
+          const read = observe({
+            table: loaded,
+            atmosphere,
+            suction: number('suction'),
+            head: number('head'),
+            suctionLine: number('suctionLine'),
+            liquidLine: number('liquidLine'),
+            box: number('box'),
+            ambient: number('ambient'),
+            standing: number('standing'),
+            difference: small ? EVAPORATOR_TD.reachIn : EVAPORATOR_TD.walkIn,
+            split: CONDENSER_SPLIT.standard,
+            ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
+          });
+          const signs = Object.fromEntries(
+            READING_NAMES.flatMap((name) => {
+              const value = valueOf(so.signs[name]);
+              return value === null ? [] : [[name, value]];
+            }),
+          );
+          const observed = { ...read.observed, ...signs } as Observed;
+          const judgement = judge(observed);
+          const shares = Object.fromEntries(judgement.ranked.map((each) => [each.cause, each.share]));
+          return (
+            <>
+              {Object.keys(observed).length === 0 && (
+                <p className="mb-3 text-soft">
+                  Nothing was read yet: the causes stand as often as they are met. Each reading moves them.
+                </p>
+              )}
+              <Causes judgement={judgement} />
+              <Next judgement={judgement} />
+              {judgement.next && (
+                <NoteCard
+                  key={judgement.next.reading}
+                  name={`next ${judgement.next.reading}`}
+                  spec={oneReading(judgement.next.reading)}
+                  save="Read it now"
+                  main={false}
+                />
+              )}
+              <NoteCard
+                name="verdict"
+                spec={VERDICT}
+                save="Save the verdict"
+                alter={(entry) => [carrying(entry, { causes: shares })]}
+              />
+              <p className="text-soft">
+                A help to think, not a verdict of its own. Confirm before you open or add anything.
+              </p>
+            </>
+          );
+        }}
+      </Loaded>
+    </>
+  );
+}

@@ -1,0 +1,19 @@
+/** Step 4: the side at rest, or nitrogen; never above the least marked design pressure. */
+import { NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { Tool } from '../Tool';
+
+export function RaisePressure() {
+  return (
+    <>
+      <p className="mb-3">
+        Stop the compressor with the solenoid open and before any pump-down: the low side rises to what it
+        shows at rest. Only where that is too little, nitrogen, slowly; with a trace if a detector is to see
+        it.
+      </p>
+      <NoteCard name="raised" spec={NOTE_FORMS.raised} save="Save the pressure" />
+      <Tool slug="standing" />
+      <Tool slug="saturation" />
+    </>
+  );
+}

@@ -1,0 +1,192 @@
+/** Step 8: each leak and how it was repaired, what was heated or bent, the drier, parts by date, settings before and after. */
+import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
+import { carrying } from '../../../core/visit/notes';
+import { FORMS } from '../../entries/specs';
+import { type FieldSpec, choices } from '../../entries/fieldSpec';
+import { draftOf } from '../../entries/statedDraft';
+import { nextLeakId } from '../../entries/formValues';
+import { Section } from '../../parts/Page';
+import { dayWords } from '../../words/dates';
+import { METAL_WORDS, jointWords } from '../../words/leaks';
+import { LeaksPanel } from '../LeaksPanel';
+import { type NoteForm, NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { useVisit } from '../visitContext';
+
+const metal = (key: string, label: string): FieldSpec => ({
+  key,
+  label,
+  type: 'choice',
+  stated: true,
+  choices: choices(METALS, METAL_WORDS),
+});
+
+const REPAIR = {
+  ...FORMS.leakRepaired,
+  kind: 'leakRepaired' as const,
+  fields: [
+    ...FORMS.leakRepaired.fields,
+    metal('x-joint.one', 'One metal of the joint'),
+    metal('x-joint.other', 'The other metal'),
+    {
+      key: 'x-joint.nitrogen',
+      label: 'Nitrogen flowing through the pipe',
+      type: 'choice',
+      stated: true,
+      choices: [
+        { value: 'yes', words: 'yes' },
+        { value: 'no', words: 'no' },
+      ],
+    },
+    {
+      key: 'x-renewed',
+      label: 'Seals and cores renewed',
+      type: 'text',
+      stated: true,
+      hint: 'What was squashed once is not squashed again.',
+    },
+  ] satisfies FieldSpec[],
+};
+
+export function Repair() {
+  const { view, leaks } = useVisit();
+  const open = view.standing.leaks.open();
+  return (
+    <>
+      <LeaksPanel />
+      <Section title="Repair a leak">
+        {open.length === 0 && (
+          <p className="mb-3 text-soft">
+            No confirmed leak is open. What is repaired without one counts as found and repaired today;
+            preventive work stands below.
+          </p>
+        )}
+        <NoteCard
+          name="repair"
+          spec={REPAIR}
+          save="Write the repair down"
+          below={(values) => <Advice one={values['x-joint.one']} other={values['x-joint.other']} />}
+        />
+      </Section>
+      {leaks.some((leak) => leak.state === 'suspected') && <Exchange />}
+      <Section title="Drier">
+        <NoteCard name="drier" spec={NOTE_FORMS.drier} save="Save the drier" main={false} />
+      </Section>
+      <Section title="Parts">
+        <NoteCard
+          name="part"
+          spec={{ ...FORMS.partFitted, kind: 'partFitted' }}
+          save="Write the part down"
+          main={false}
+        />
+        <Labels />
+      </Section>
+      <Section title="Heated or bent">
+        <NoteCard name="heated" spec={NOTE_FORMS.heated} save="Put it on the list of tests" main={false} />
+      </Section>
+      <Section title="Settings of controls">
+        <NoteCard name="setting" spec={NOTE_FORMS.setting} save="Save the setting" main={false} />
+      </Section>
+      <Section title="Preventive work">
+        <NoteCard name="preventive" spec={NOTE_FORMS.preventive} save="Write the work down" main={false} />
+      </Section>
+    </>
+  );
+}
+
+function Advice({ one, other }: { one: unknown; other: unknown }) {
+  const metals = [draftOf(one).text, draftOf(other).text];
+  const [first, second] = metals.map(
+    (text) => METALS.find((each) => each === text) ?? null,
+  ) as (Metal | null)[];
+  if (!first || !second) return null;
+  return (
+    <p className="mb-4 border-l-4 border-green pl-3">
+      <span className="font-semibold">
+        {METAL_WORDS[first]} to {METAL_WORDS[second]}:
+      </span>{' '}
+      {jointWords(jointAdvice(first, second))} Wet rag on valves.
+    </p>
+  );
+}
+
+/** A part that shows no bubbles and is exchanged on suspicion: the law counts it as found and repaired, the owner is not told so. */
+function Exchange() {
+  const { leaks, view, draft } = useVisit();
+  const suspected = leaks.filter((leak) => leak.state === 'suspected');
+  const leakId = nextLeakId(view.standing);
+  const spec: NoteForm = {
+    kind: 'leakRepaired',
+    tool: 'spot',
+    title: 'Exchanged on suspicion',
+    about:
+      'For a part whose leak cannot be shown in place. In law it counts as found and repaired today; it is told as suspected until the bench proves it.',
+    fields: [
+      {
+        key: 'x-part',
+        label: 'Suspected part',
+        type: 'choice',
+        choices: suspected.map((leak) => ({ value: leak.part ?? '', words: leak.place })),
+      },
+      { key: 'how', label: 'What was exchanged', type: 'long' },
+      { key: 'evacuated', label: 'Evacuated for it', type: 'check', initial: false },
+    ],
+    fixed: { leakId, 'x-suspected': true },
+  };
+  return (
+    <Section title="Exchange a suspected part">
+      <NoteCard
+        name="exchange"
+        spec={spec}
+        save="Write the exchange down"
+        alter={(entry) => {
+          const part = String((entry as unknown as Record<string, unknown>)['x-part'] ?? '');
+          const story = suspected.find((leak) => leak.part === part) ?? suspected[0];
+          const spot = draft('search', {
+            tool: 'spot',
+            part,
+            words: story?.place ?? part,
+            mark: 'hit',
+            grade: story?.grade ?? null,
+            leakId,
+          });
+          const evidence = story?.grade
+            ? draft('search', { tool: 'evidence', leakId, grade: story.grade, words: story.place })
+            : null;
+          return [
+            carrying(entry, { 'x-place': story?.place ?? '' }),
+            ...[spot, evidence].filter((each) => each !== null),
+          ];
+        }}
+      />
+    </Section>
+  );
+}
+
+/** What to write on what was fitted today: a part without its date has no age. */
+function Labels() {
+  const { record, view } = useVisit();
+  const fitted = record.entries.filter(
+    ({ entry }) => entry.kind === 'partFitted' && (entry as { changed?: unknown }).changed !== null,
+  );
+  const named = fitted.flatMap(({ entry, day }) => {
+    const { part, preventive, changed, tool } = entry as unknown as Record<string, unknown>;
+    if (typeof part !== 'string' || preventive === true || (tool === 'drier' && changed !== 'yes')) return [];
+    return [{ id: entry.id, part, day }];
+  });
+  if (named.length === 0) return null;
+  return (
+    <>
+      <p className="font-semibold">Write on the part</p>
+      <ul className="flex flex-wrap gap-3">
+        {named.map((each) => (
+          <li key={each.id} className="border-2 border-ink bg-card px-4 py-2 text-center">
+            <span className="block text-lg font-bold">{each.part}</span>
+            <span className="block">{dayWords(each.day)}</span>
+            <span className="block text-soft">{view.standing.present.refrigerant.name}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,180 @@
+/** Step 5: the circuit map, the order in which it is best searched, what was covered, and the leaks that came of it. */
+import { useMemo, useState } from 'react';
+import { LAYOUTS } from '../../../core/visit/circuit/layouts';
+import type { MapPart } from '../../../core/visit/circuit/map';
+import {
+  type Proposed,
+  type SearchState,
+  pastLeaks,
+  searchOrder,
+  searchState,
+  signsOf,
+  spotsOf,
+} from '../../../core/visit/search';
+import { useLeaksOfKind } from '../../data/queries';
+import { FORMS } from '../../entries/specs';
+import { Button } from '../../parts/Button';
+import { SelectField } from '../../parts/Field';
+import { Section } from '../../parts/Page';
+import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../words/circuit';
+import { LeaksPanel } from '../LeaksPanel';
+import { CircuitDrawing } from '../map/CircuitDrawing';
+import { SpotSheet } from '../map/SpotSheet';
+import { NOTE_FORMS } from '../noteForms';
+import { NoteCard } from '../NoteCard';
+import { useVisit } from '../visitContext';
+
+const RANKED = 5;
+const ORDER_SHOWN = 8;
+
+export function Search() {
+  const { view, record, map, layout } = useVisit();
+  const { entries } = view.standing.history;
+  const similar = useLeaksOfKind(view.machine.appliance.kind).data;
+  const [touched, setTouched] = useState<MapPart | null>(null);
+  const past = useMemo(() => pastLeaks(entries), [entries]);
+  const spots = useMemo(() => spotsOf(record.entries), [record]);
+  const order = useMemo(
+    () => searchOrder(map, past, similar ?? {}, signsOf(spots)),
+    [map, past, similar, spots],
+  );
+  const state = searchState(map, spots);
+  const wanted = order.filter((each) => !spots.has(each.part.id) && each.reasons.length > 0);
+  return (
+    <>
+      <div className="grid gap-x-6 md:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
+        <div>
+          <CircuitDrawing
+            key={layout}
+            map={map}
+            label="Circuit map: touch a part to mark it"
+            onTouch={setTouched}
+            shown={(part) => {
+              const rank = wanted.findIndex((each) => each.part.id === part.id);
+              return {
+                mark: spots.get(part.id)?.mark ?? null,
+                leaks: past.filter((leak) => leak.part === part.id).length,
+                rank: rank >= 0 && rank < RANKED ? rank + 1 : null,
+              };
+            }}
+          />
+          <p className="mb-3 mt-1 text-soft">
+            Thick: high side · thin: low side · numbers: search these first · ◆ leaks of all time
+          </p>
+          <LayoutPick />
+        </div>
+        <Order wanted={wanted} onTouch={setTouched} />
+      </div>
+      <Covered state={state} onTouch={setTouched} />
+      <LeaksPanel />
+      <Section title="Oil stains">
+        <NoteCard name="stain" spec={NOTE_FORMS.stain} save="Write the stain down" main={false} />
+      </Section>
+      {touched && <SpotSheet key={touched.id} part={touched} onClose={() => setTouched(null)} />}
+    </>
+  );
+}
+
+function Order({ wanted, onTouch }: { wanted: readonly Proposed[]; onTouch: (part: MapPart) => void }) {
+  if (wanted.length === 0) return null;
+  return (
+    <Section title="Search these first">
+      <ol>
+        {wanted.slice(0, ORDER_SHOWN).map(({ part, reasons }) => (
+          <li key={part.id} className="rule-b">
+            <button
+              type="button"
+              className="min-h-11 w-full cursor-pointer py-1 text-left"
+              onClick={() => onTouch(part)}
+            >
+              <span className="font-semibold">{partWords(part)}</span>
+              <span className="block text-soft">{reasons.map(orderReasonWords).join(', ')}</span>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </Section>
+  );
+}
+
+/** Whose drawing this is can be told better than guessed. */
+function LayoutPick() {
+  const { layout, draft, write } = useVisit();
+  return (
+    <SelectField
+      label="Drawn as"
+      value={layout}
+      onChange={(event) => {
+        const entry = draft('search', { tool: 'map', layout: event.target.value });
+        if (entry) void write([entry], 'The map of this machine is changed.');
+      }}
+      choices={LAYOUTS.map((value) => ({ value, words: LAYOUT_WORDS[value] }))}
+    />
+  );
+}
+
+function Covered({ state, onTouch }: { state: SearchState; onTouch: (part: MapPart) => void }) {
+  const { record } = useVisit();
+  const written = record.entries.some(({ entry }) => entry.kind === 'leakInspection');
+  const all = state.done.length + state.notYet.length + state.leftOut.length;
+  return (
+    <Section title="What was covered">
+      <p>
+        {state.done.length} of {all} parts looked at
+        {state.open.length > 0 &&
+          `, ${String(state.open.length)} with a hit that nothing has confirmed or explained`}
+        {state.leftOut.length > 0 && `, ${String(state.leftOut.length)} left out`}.
+      </p>
+      {state.leftOut.map(({ part, why, reachable }) => (
+        <p key={part.id} className="text-soft">
+          {partWords(part)}: {MARK_WORDS.leftOut}, {why}
+          {!reachable && ', out of reach'}
+        </p>
+      ))}
+      {state.notYet.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-green underline underline-offset-4">
+            Not yet: {state.notYet.length}
+          </summary>
+          <div className="flex flex-wrap gap-2">
+            {state.notYet.map((part) => (
+              <Button key={part.id} className="px-3" onClick={() => onTouch(part)}>
+                {partWords(part)}
+              </Button>
+            ))}
+          </div>
+        </details>
+      )}
+      <p className={`my-2 font-semibold ${state.countsAsInspection ? 'text-green' : 'text-ochre'}`}>
+        {state.countsAsInspection
+          ? '○ Every part that can be reached was looked at: this counts as a leak inspection.'
+          : '◐ Not every part that can be reached was looked at: kept as a search, it fulfils no inspection.'}
+      </p>
+      {state.done.length > 0 && !written && (
+        <NoteCard
+          name="inspection"
+          spec={{
+            ...FORMS.leakInspection,
+            kind: 'leakInspection',
+            title: 'Finish the search',
+            about: 'Written as a leak inspection, with what was left out and why.',
+            fields: [],
+            fixed: {
+              methods: state.methods,
+              leaksFound: state.leakIds,
+              allAccessibleInspected: state.countsAsInspection,
+              partsLeftOut: [
+                ...state.leftOut.map(({ part, why }) => ({ part: partWords(part), reason: why })),
+                ...state.notYet.map((part) => ({ part: partWords(part), reason: 'not looked at' })),
+              ],
+            },
+          }}
+          save={
+            state.countsAsInspection ? 'Finish: write the inspection' : 'Finish: keep it as a partial search'
+          }
+        />
+      )}
+      {written && <p className="text-soft">The inspection is written; it stands on the clipboard.</p>}
+    </Section>
+  );
+}
