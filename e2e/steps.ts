@@ -23,6 +23,9 @@ export async function addMachine(
     charge: string;
     installed?: string;
     method?: string;
+    kind?: string;
+    category?: string;
+    spaces?: string;
   },
 ): Promise<string> {
   await page.goto('/machines');
@@ -34,6 +37,9 @@ export async function addMachine(
   await page.getByRole('button', { name: 'Add a machine' }).click();
   await sheet(page).getByLabel('Name').fill(machine.name);
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: machine.site });
+  if (machine.kind) await sheet(page).getByLabel('Kind').selectOption({ label: machine.kind });
+  if (machine.category) await sheet(page).getByLabel('Category').selectOption({ label: machine.category });
+  if (machine.spaces) await sheet(page).getByLabel('Cooled spaces it serves').fill(machine.spaces);
   await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption(machine.refrigerant);
   await sheet(page).getByLabel('Full charge').fill(machine.charge);
   await sheet(page)

@@ -43,7 +43,7 @@ function goingOn(story: StoryWriter): void {
   const visit = new VisitStory(story, 'flower-2', 'visit-flower-2', 'marit');
   visit.note('readings', 'visitBegun', 0, {});
   visit.note('readings', 'arrival', 0, {
-    complaint: 'Rooms 2 and 3 warm since the night, roses are sweating.',
+    complaint: 'Bulb room and orchid room warm since the night, roses are sweating.',
     since: 'last night',
     alarmAt: 'Saturday 23:10',
     box: read('temperature', 46, '°F'),
@@ -77,7 +77,7 @@ function goingOn(story: StoryWriter): void {
   });
   visit.note('readings', 'judgement', 0, {
     verdict: 'Short of gas; the unit feeds both rooms, so the leak is before the branch or in one coil.',
-    causes: { lowCharge: 0.93, liquidLineRestriction: 0.04 },
+    causes: { lowCharge: 0.74, liquidLineRestriction: 0.16 },
   });
   visit.looked(0, 'compressor', 'Compressor, unit');
   visit.looked(0, 'suctionValve', 'Suction service valve, unit');
@@ -86,13 +86,13 @@ function goingOn(story: StoryWriter): void {
   visit.looked(0, 'accessPort', 'Access port, lines');
   visit.note('search', 'spot', 0, {
     part: 'room1.drainPan',
-    words: 'Drain pan',
+    words: 'Drain pan, bulb room',
     mark: 'false',
     cause: 'spilledOil',
     why: 'old oil below the coil, cleaned and tested again',
   });
   visit.note('search', 'stain', 0, {
-    place: 'below the coil of room 2',
+    place: 'below the coil of the bulb room',
     cause: 'oil spilled when the fan was exchanged',
     cleaned: 'yes',
   });
@@ -106,14 +106,14 @@ function goingOn(story: StoryWriter): void {
   visit.log('leakFound', 0, {
     leakId: 'k4',
     component: 'Flare nut',
-    location: 'room 2',
+    location: 'bulb room',
     methods: ['bubbles'],
     sizeGuess: 'small, a bubble a second',
     'x-part': 'room1.flareNut',
   });
   visit.note('search', 'spot', 0, {
     part: 'room1.flareNut',
-    words: 'Flare nut',
+    words: 'Flare nut, bulb room',
     mark: 'confirmed',
     grade: 'bubbles',
     method: 'bubbles',

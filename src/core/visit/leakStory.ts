@@ -76,11 +76,12 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
     if (entry.kind !== 'leakFound' && entry.kind !== 'leakRepaired') continue;
     const known = stories.get(entry.leakId);
     const found = entry.kind === 'leakFound' ? entry : null;
-    const partOf = (entry as { 'x-part'?: unknown })['x-part'];
+    // An exchange on suspicion says its place itself: nothing was found that could say it.
+    const { 'x-part': partOf, 'x-place': placeSaid } = entry as { 'x-part'?: unknown; 'x-place'?: unknown };
     stories.set(entry.leakId, {
       id: entry.leakId,
       state: 'confirmed',
-      place: (found && placeOf(found)) || known?.place || '',
+      place: (found && placeOf(found)) || known?.place || (typeof placeSaid === 'string' ? placeSaid : ''),
       part: typeof partOf === 'string' ? partOf : (known?.part ?? null),
       since: known?.since ?? day,
       grade: better(known?.grade ?? null, found ? gradeOfMethods(found.methods ?? []) : null),

@@ -43,6 +43,7 @@ export interface PastLeak {
   /** id on the map where the leak was marked on one */
   part: string | null;
   type: PartTypeName | null;
+  words: string;
 }
 
 /** Where this machine leaked, by the map or by the words of the note. */
@@ -56,6 +57,7 @@ export function pastLeaks(entries: readonly DatedEntry[]): PastLeak[] {
         on: day,
         part: typeof part === 'string' ? part : null,
         type: typeSaid(entry.component ?? '') ?? typeSaid(words),
+        words: [entry.component, entry.location].filter(Boolean).join(', '),
       },
     ];
   });

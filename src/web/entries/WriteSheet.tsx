@@ -17,6 +17,7 @@ import { FieldControl } from './FieldControl';
 import { type Values, initialValues, madeOf, placeOf } from './formValues';
 import { FORMS } from './specs';
 import { filedUnder, visitOf } from '../visit/addresses';
+import { keptDay } from '../visit/visitDay';
 import { undoing } from './voiding';
 import { type WriteRequest, useWriteSheet } from './useWriteSheet';
 
@@ -59,7 +60,7 @@ function WriteForm({
   const corrected = machine.entries.find((entry) => entry.id === request.corrects) ?? null;
   const [id] = useState(() => uuidv7());
   const [values, setValues] = useState<Values>(() => initialValues(spec, request.given, corrected, standing));
-  const [on, setOn] = useState(corrected?.on ?? dayText(today));
+  const [on, setOn] = useState(corrected?.on ?? dayText(keptDay(visitId, today)));
   const [note, setNote] = useState(corrected?.note ?? '');
   const [correctionReason, setCorrectionReason] = useState('');
   const [tried, setTried] = useState(false);

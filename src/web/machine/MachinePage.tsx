@@ -13,7 +13,10 @@ import { CaseList } from './CaseList';
 import { Duties } from './Duties';
 import { Figures } from './Figures';
 import { LeakList } from './LeakList';
+import { FeedsOf } from '../visit/FeedsPanel';
+import { LeakMap } from './LeakMap';
 import { Logbook } from './Logbook';
+import { Temporary } from './Temporary';
 import { type MachineView, useMachineView } from './machineView';
 import { WhatIf } from './WhatIf';
 import { WriteMenu } from './WriteMenu';
@@ -61,6 +64,9 @@ function Shown({ view }: { view: MachineView }) {
       actions={
         <>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/before`}>Before driving</ButtonLink>
+          <ButtonLink to={`/visits?begin&machine=${encodeURIComponent(appliance.id)}`}>
+            Begin a visit
+          </ButtonLink>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
           <WriteMenu machineId={appliance.id} />
         </>
@@ -86,6 +92,11 @@ function Shown({ view }: { view: MachineView }) {
           <LeakList view={view} />
         </div>
       </div>
+      <div className="grid gap-x-10 lg:grid-cols-2">
+        <FeedsOf view={view} />
+        <Temporary view={view} />
+      </div>
+      <LeakMap view={view} />
       <Section title="Timeline">
         <Suspense fallback={<div className="h-72 text-soft">Drawing…</div>}>
           <Timeline view={view} />

@@ -113,12 +113,11 @@ function Lines() {
 /** On a wide screen, at the right. */
 export function Clipboard() {
   return (
-    <aside
-      aria-label="Clipboard"
-      className="no-print hidden min-w-0 border-l border-line bg-card px-4 py-3 xl:block"
-    >
-      <h2 className="rule-b pb-1">Clipboard</h2>
-      <Lines />
+    <aside aria-label="Clipboard" className="no-print hidden min-w-0 border-l border-line bg-card xl:block">
+      <div className="sticky top-0 max-h-screen overflow-y-auto px-4 py-3">
+        <h2 className="rule-b pb-1">Clipboard</h2>
+        <Lines />
+      </div>
     </aside>
   );
 }

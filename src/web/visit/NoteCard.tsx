@@ -78,7 +78,6 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
       }}
     >
       {spec.about && <p className="mb-3 text-soft">{spec.about}</p>}
-      {spec.caution && <p className="mb-4 border-l-4 border-ochre pl-3">{spec.caution}</p>}
       <div className="grid gap-x-8 sm:grid-cols-2">
         {spec.fields.map((field) =>
           field.when && !field.when(draft) ? null : (

@@ -20,12 +20,12 @@ function pathData(pad: Pad, width: number, height: number): string {
     .join('');
 }
 
-export function SignaturePad({ onChange }: { onChange: (path: string) => void }) {
+export function SignaturePad({ path, onChange }: { path: string; onChange: (path: string) => void }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const pad = useRef<Pad | null>(null);
-  const changed = useRef(onChange);
+  const latest = useRef({ path, onChange });
   useEffect(() => {
-    changed.current = onChange;
+    latest.current = { path, onChange };
   });
   useEffect(() => {
     const element = canvas.current;
@@ -36,22 +36,35 @@ export function SignaturePad({ onChange }: { onChange: (path: string) => void })
     element.height = height * ratio;
     element.getContext('2d')?.scale(ratio, ratio);
     const made = new Pad(element, { penColor: '#14251e' });
-    made.addEventListener('endStroke', () => changed.current(pathData(made, width, height)));
+    // What was signed before a reload stays below; new strokes are added to it.
+    const before = latest.current.path;
+    made.addEventListener('endStroke', () => latest.current.onChange(before + pathData(made, width, height)));
     pad.current = made;
     return () => made.off();
   }, []);
   return (
     <div className="mb-4">
       <p className="mb-1 font-semibold">Signature</p>
-      <canvas
-        ref={canvas}
-        role="img"
-        aria-label="Sign here with a finger"
-        className="block h-32 w-full max-w-[27rem] touch-none rounded border border-soft bg-[#ffffff]"
-      />
+      <div className="relative w-full max-w-[27rem]">
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label="Sign here with a finger"
+          className="block h-32 w-full touch-none rounded border border-soft bg-[#ffffff]"
+        />
+        <svg
+          viewBox={`0 0 ${String(SIGNATURE_BOX.width)} ${String(SIGNATURE_BOX.height)}`}
+          preserveAspectRatio="none"
+          className="pointer-events-none absolute inset-0 size-full"
+          aria-hidden="true"
+        >
+          <path d={path} fill="none" stroke="#14251e" strokeWidth={2} strokeLinecap="round" />
+        </svg>
+      </div>
       <Button
         weight="quiet"
         className="-ml-4"
+        disabled={path === ''}
         onClick={() => {
           pad.current?.clear();
           onChange('');

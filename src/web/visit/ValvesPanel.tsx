@@ -7,13 +7,20 @@ import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { partWords } from '../words/circuit';
 import { dayWords } from '../words/dates';
+import { useKeptDraft } from './useKeptDraft';
 import { useVisit } from './visitContext';
 
+const NO_VALVE = { name: '', ofCompressor: false };
+
 export function ValvesPanel() {
-  const { view, map, draft, write, writing } = useVisit();
+  const { view, visitId, map, draft, write, writing } = useVisit();
   const shut = shutValves(view.standing.history.entries);
-  const [name, setName] = useState('');
-  const [ofCompressor, setOfCompressor] = useState(false);
+  const {
+    draft: typed,
+    set,
+    forget,
+  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} valve`, () => NO_VALVE);
+  const { name, ofCompressor } = typed;
   const [tried, setTried] = useState(false);
   const known = map.parts.filter((part) => partType(part.type).valve);
   const state = async (valve: string, next: 'shut' | 'open', compressor: boolean) => {
@@ -24,8 +31,7 @@ export function ValvesPanel() {
     setTried(true);
     if (name.trim() === '') return;
     if (await state(name.trim(), 'shut', ofCompressor)) {
-      setName('');
-      setOfCompressor(false);
+      forget();
       setTried(false);
     }
   };
@@ -49,9 +55,11 @@ export function ValvesPanel() {
             list="valves-of-the-map"
             value={name}
             onChange={(event) => {
-              setName(event.target.value);
               const part = known.find((each) => partWords(each) === event.target.value);
-              if (part) setOfCompressor(partType(part.type).ofCompressor ?? false);
+              set({
+                name: event.target.value,
+                ofCompressor: part ? (partType(part.type).ofCompressor ?? false) : ofCompressor,
+              });
             }}
             error={tried && name.trim() === '' ? 'Name the valve.' : null}
           />
@@ -64,7 +72,7 @@ export function ValvesPanel() {
         <CheckField
           label="Of the compressor: do not start"
           checked={ofCompressor}
-          onChange={(event) => setOfCompressor(event.target.checked)}
+          onChange={(event) => set({ name, ofCompressor: event.target.checked })}
         />
         <Button disabled={writing} onClick={() => void add()}>
           Write it down as shut

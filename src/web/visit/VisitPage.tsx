@@ -47,8 +47,10 @@ function Laid() {
   const StepTool = STEP_TOOLS[step];
   return (
     <div className="lg:grid lg:min-h-screen lg:grid-cols-[12.5rem_minmax(0,1fr)] xl:grid-cols-[12.5rem_minmax(0,1fr)_19rem]">
-      <div className="hidden border-r border-line px-4 py-4 lg:block">
-        <Strip />
+      <div className="hidden border-r border-line lg:block">
+        <div className="sticky top-0 max-h-screen overflow-y-auto px-4 py-4">
+          <Strip />
+        </div>
       </div>
       <main className="min-w-0 px-4 pb-40 pt-4 sm:px-7 lg:pb-10">
         <Machines />

@@ -16,8 +16,12 @@ import { measuredWords, statedWords } from '../words/stated';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
 import { noteFormOf } from './noteForms';
 
+/** A full stop at the end of what a person wrote does not stand before a comma. */
 const list = (parts: readonly (string | null | undefined | false)[]): string =>
-  parts.filter(Boolean).join(', ');
+  parts
+    .filter((part): part is string => Boolean(part))
+    .map((part, index, all) => (index < all.length - 1 ? part.replace(/[.,;]+$/, '') : part))
+    .join(', ');
 
 export const fieldWords = (field: FieldSpec, value: unknown, system: MassSystem): string | null =>
   statedWords<unknown>(value, (given) => {

@@ -4,18 +4,20 @@ import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { bareUnit } from '../../core/logbook/massSystem';
-import { type Day, dayText, parseDay } from '../../core/quantity/day';
+import { type Day, dayText } from '../../core/quantity/day';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
-import { circuitMap, isLayout, likelyLayout, type LayoutName } from '../../core/visit/circuit/layouts';
+import type { LayoutName } from '../../core/visit/circuit/layouts';
 import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leakStory';
 import type { Step } from '../../core/visit/steps';
-import { type VisitRecord, notesOf, visitRecord } from '../../core/visit/visitRecord';
+import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../app/writer';
 import { useAppend, useInstruments } from '../data/queries';
 import { undoing } from '../entries/voiding';
 import type { FormPlace } from '../entries/formValues';
 import type { MachineView } from '../machine/machineView';
+import { layoutOf, mapOf } from './layout';
+import { keepDay, keptDay } from './visitDay';
 import { partWords } from '../words/circuit';
 import type { UnitSystem } from '../words/measures';
 import { smallUnit } from '../gas/gasDraft';
@@ -52,27 +54,6 @@ export function useVisit(): Visit {
   return visit;
 }
 
-const dayKey = (visitId: string): string => `abacus.visit-day ${visitId}`;
-
-/** A day chosen for paper from last week holds while the browser is open; else it is today. */
-function keptDay(visitId: string, today: Day): Day {
-  const kept = parseDay(sessionStorage.getItem(dayKey(visitId)) ?? '');
-  return kept !== null && kept <= today ? kept : today;
-}
-
-export function layoutOf(view: MachineView): LayoutName {
-  const chosen = notesOf(view.standing.history.entries, 'map').at(-1)?.note.layout;
-  return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
-}
-
-export function mapOf(view: MachineView, layout = layoutOf(view)): CircuitMap {
-  const { appliance, spaces } = view.machine;
-  const served = (appliance.serves ?? []).flatMap(
-    (id) => spaces.find((space) => space.id === id)?.name ?? [],
-  );
-  return circuitMap(layout, served);
-}
-
 export function VisitProvider({
   visitId,
   step,
@@ -106,7 +87,7 @@ export function VisitProvider({
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {
-    sessionStorage.setItem(dayKey(visitId), dayText(next));
+    keepDay(visitId, next);
     setDayState(next);
   };
   const by = person?.id ?? null;

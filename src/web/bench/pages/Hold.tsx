@@ -12,6 +12,7 @@ import { useBenchForm } from '../form';
 import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More, Ready } from '../parts/Fields';
+import { HoldTimer } from '../parts/HoldTimer';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { holdLines } from '../readingLines';
@@ -95,6 +96,9 @@ export default function Hold() {
             Nitrogen only through a regulator, never oxygen or compressed air; never above the least marked
             design pressure of the section. The maker&rsquo;s marking and local code decide.
           </Caution>
+          {judging && (
+            <HoldTimer onStood={(minutes) => form.fields.stood.set({ text: minutes, unit: 'min' })} />
+          )}
           <Fields form={form} only={judging ? JUDGE : HOW_LONG} />
           {judging && (
             <TextArea

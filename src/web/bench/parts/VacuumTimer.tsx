@@ -1,32 +1,18 @@
 /** A clock from the moment the pump was shut off, and one field to add a reading at its time. Runs on through a reload. */
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
-
-const KEY = 'abacus.bench.vacuumSince';
+import { useStopwatch } from './useStopwatch';
 
 export function VacuumTimer({ unit, onReading }: { unit: string; onReading: (line: string) => void }) {
-  const [since, setSince] = useState(() => Number(localStorage.getItem(KEY) ?? 0));
-  const [now, setNow] = useState(() => Date.now());
+  const { running, clock, begin, stop } = useStopwatch('vacuumSince');
   const [text, setText] = useState('');
-  useEffect(() => {
-    if (since === 0) return;
-    const timer = setInterval(() => setNow(Date.now()), 500);
-    return () => clearInterval(timer);
-  }, [since]);
-  const begin = (at: number) => {
-    localStorage.setItem(KEY, String(at));
-    setSince(at);
-    setNow(at);
-  };
-  if (since === 0)
+  if (!running)
     return (
-      <Button weight="main" className="mb-4 w-full" onClick={() => begin(Date.now())}>
+      <Button weight="main" className="mb-4 w-full" onClick={begin}>
         Pump is shut off: start the clock
       </Button>
     );
-  const seconds = Math.max(0, Math.floor((now - since) / 1000));
-  const clock = `${String(Math.floor(seconds / 60))}:${String(seconds % 60).padStart(2, '0')}`;
   const add = () => {
     if (text.trim() === '') return;
     onReading(`${clock} ${text.trim()}`);
@@ -54,7 +40,7 @@ export function VacuumTimer({ unit, onReading }: { unit: string; onReading: (lin
         <Button type="submit" weight="main">
           Add this reading
         </Button>
-        <Button weight="quiet" onClick={() => begin(0)}>
+        <Button weight="quiet" onClick={stop}>
           Stop the clock
         </Button>
       </div>

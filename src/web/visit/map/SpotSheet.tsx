@@ -20,6 +20,7 @@ import { CheckField, TextArea, TextField } from '../../parts/Field';
 import { Sheet } from '../../parts/Sheet';
 import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../words/circuit';
 import { GRADE_WORDS } from '../../words/leaks';
+import { useKeptDraft } from '../useKeptDraft';
 import { useVisit } from '../visitContext';
 
 const METHOD_OF: Record<Grade, string> = {
@@ -31,17 +32,27 @@ const METHOD_OF: Record<Grade, string> = {
   bench: 'visual',
 };
 
+const FRESH = {
+  mark: 'lookedAt' as SpotMark,
+  grade: '',
+  cause: '',
+  method: 'electronic',
+  why: '',
+  reachable: true,
+  place: '',
+  size: '',
+};
+
 export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => void }) {
-  const { view, draft, write, error, writing } = useVisit();
+  const { view, visitId, draft, write, error, writing } = useVisit();
   const { hidden } = partType(part.type);
-  const [mark, setMark] = useState<SpotMark>('lookedAt');
-  const [grade, setGrade] = useState<string>('');
-  const [cause, setCause] = useState<string>('');
-  const [method, setMethod] = useState('electronic');
-  const [why, setWhy] = useState('');
-  const [reachable, setReachable] = useState(true);
-  const [place, setPlace] = useState('');
-  const [size, setSize] = useState('');
+  const {
+    draft: typed,
+    set,
+    forget,
+  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} spot ${part.id}`, () => FRESH);
+  const { mark, grade, cause, method, why, reachable, place, size } = typed;
+  const change = (next: Partial<typeof FRESH>) => set({ ...typed, ...next });
   const [problem, setProblem] = useState<string | null>(null);
   const confirming = mark === 'confirmed';
   const grades = confirming ? CONFIRMING : GRADES.filter((each) => !CONFIRMING.includes(each));
@@ -88,7 +99,10 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
             'x-part': part.id,
           });
     const entries = [leak, spot].filter((each): each is Entry => each !== null);
-    if (entries.length > 0 && (await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) onClose();
+    if (entries.length > 0 && (await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) {
+      forget();
+      onClose();
+    }
   };
 
   return (
@@ -113,10 +127,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
       <Choices
         label="What you found"
         value={mark}
-        onChange={(value) => {
-          setMark(value as SpotMark);
-          setGrade('');
-        }}
+        onChange={(value) => change({ mark: value as SpotMark, grade: '' })}
         choices={SPOT_MARKS.map((value) => ({ value, words: MARK_WORDS[value] }))}
       />
       {hidden && (
@@ -129,7 +140,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
         <Choices
           label="Looked at with"
           value={method}
-          onChange={setMethod}
+          onChange={(value) => change({ method: value })}
           choices={['electronic', 'bubbles', 'ultrasonic', 'visual'].map((value) => ({
             value,
             words: value,
@@ -142,7 +153,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
           <Choices
             label="What showed it"
             value={grade}
-            onChange={setGrade}
+            onChange={(value) => change({ grade: value })}
             choices={grades.map((value) => ({ value, words: GRADE_WORDS[value] }))}
           />
         </>
@@ -159,7 +170,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
           <Choices
             label="What made it false"
             value={cause}
-            onChange={setCause}
+            onChange={(value) => change({ cause: value })}
             choices={FALSE_CAUSES.map((value) => ({ value, words: FALSE_WORDS[value] }))}
           />
         </>
@@ -171,13 +182,13 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
             optional
             hint={`Else it is written as ${part.where}.`}
             value={place}
-            onChange={(event) => setPlace(event.target.value)}
+            onChange={(event) => change({ place: event.target.value })}
           />
           <TextField
             label="Size, as guessed"
             optional
             value={size}
-            onChange={(event) => setSize(event.target.value)}
+            onChange={(event) => change({ size: event.target.value })}
           />
         </>
       )}
@@ -185,7 +196,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
         <CheckField
           label="It cannot be reached without taking the machine apart"
           checked={!reachable}
-          onChange={(event) => setReachable(!event.target.checked)}
+          onChange={(event) => change({ reachable: !event.target.checked })}
           hint="Only then may the search still count as an inspection."
         />
       )}
@@ -193,7 +204,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
         label={mark === 'leftOut' ? 'Why it was left out' : 'Note'}
         optional={mark !== 'leftOut'}
         value={why}
-        onChange={(event) => setWhy(event.target.value)}
+        onChange={(event) => change({ why: event.target.value })}
       />
       <WriterField />
     </Sheet>

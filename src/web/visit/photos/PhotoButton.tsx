@@ -5,6 +5,7 @@ import type { Entry } from '../../../core/logbook/entry';
 import { Button } from '../../parts/Button';
 import { Sheet } from '../../parts/Sheet';
 import { useStorePhoto } from '../../data/queries';
+import { WriterField } from '../../gas/WriterField';
 import { ApiError } from '../../parts/ApiError';
 import { PhotoForm } from './PhotoForm';
 import { photosOf } from './photos';
@@ -29,22 +30,27 @@ export function PhotoButton() {
 }
 
 function PhotoSheet({ onClose }: { onClose: () => void }) {
-  const { record } = useVisit();
+  const { record, step, draft, write } = useVisit();
   const store = useStorePhoto();
   const input = useRef<HTMLInputElement>(null);
   const [tooLarge, setTooLarge] = useState(false);
-  const [marking, setMarking] = useState<{ file: string; of: Entry | null } | null>(null);
+  const [marking, setMarking] = useState<Entry | null>(null);
   const photos = photosOf(record.entries);
+  // Filed as soon as it is stored: marks and caption come after, and a reload between loses nothing.
+  const keep = async (file: string) => {
+    const entry = draft('photo', { tool: 'picture', step, file, attachments: [file] });
+    if (entry && (await write([entry], 'Photo: in the logbook.'))) setMarking(entry);
+  };
   const take = (file: File | undefined) => {
     if (!file) return;
     setTooLarge(file.size > MOST_BYTES);
     if (file.size > MOST_BYTES) return;
-    store.mutate(file, { onSuccess: (stored) => setMarking({ file: stored.file, of: null }) });
+    store.mutate(file, { onSuccess: (stored) => void keep(stored.file) });
   };
   if (marking) {
     return (
       <Sheet title="Photo" onClose={() => setMarking(null)}>
-        <PhotoForm file={marking.file} earlier={marking.of} photos={photos} onDone={() => setMarking(null)} />
+        <PhotoForm earlier={marking} photos={photos} onDone={() => setMarking(null)} />
       </Sheet>
     );
   }
@@ -71,6 +77,7 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
         <Camera aria-hidden="true" size={20} /> {store.isPending ? 'Storing…' : 'Take or choose a photo'}
       </Button>
       <div className="mt-3">
+        <WriterField />
         <ApiError error={store.error} />
         {tooLarge && (
           <p role="alert" className="font-semibold text-brick">
@@ -87,7 +94,7 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
             <button
               type="button"
               className="block w-full cursor-pointer text-left"
-              onClick={() => setMarking({ file: note.file, of: entry })}
+              onClick={() => setMarking(entry)}
             >
               <Picture
                 file={note.file}

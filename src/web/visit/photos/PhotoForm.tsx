@@ -17,18 +17,18 @@ type Shape = Marks[number]['shape'];
 const LEAST_DRAG = 0.03;
 
 export function PhotoForm({
-  file,
   earlier,
   photos,
   onDone,
 }: {
-  file: string;
-  earlier: Entry | null;
+  /** the photo as it stands in the logbook; what is drawn and said corrects it */
+  earlier: Entry;
   photos: readonly Noted<'picture'>[];
   onDone: () => void;
 }) {
   const { draft, write, writing, error, step } = useVisit();
-  const before = earlier ? readNote(earlier, 'picture') : null;
+  const before = readNote(earlier, 'picture');
+  const file = before?.file ?? '';
   const [marks, setMarks] = useState<Marks>(before?.marks ?? []);
   const [shape, setShape] = useState<Shape>('arrow');
   const [caption, setCaption] = useState(before?.caption ?? '');
@@ -61,14 +61,12 @@ export function PhotoForm({
       marks,
     });
     if (!entry) return;
-    const written = earlier
-      ? carrying(entry, {
-          on: earlier.on,
-          at: earlier.at ?? undefined,
-          supersedes: earlier.id,
-          correctionReason: 'marks or caption changed; the picture is the same',
-        })
-      : entry;
+    const written = carrying(entry, {
+      on: earlier.on,
+      at: earlier.at ?? undefined,
+      supersedes: earlier.id,
+      correctionReason: 'marks or caption changed; the picture is the same',
+    });
     if (await write([written], 'Photo: in the logbook.')) onDone();
   };
   return (

@@ -10,6 +10,7 @@ import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
+import { useKeptDraft } from '../useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function HandOver() {
@@ -28,13 +29,17 @@ export function HandOver() {
   );
 }
 
+const UNSIGNED = { name: '', role: '', path: '', why: '' };
+
 function Sign() {
-  const { view, draft, write, writing, error } = useVisit();
+  const { view, visitId, draft, write, writing, error } = useVisit();
   const blocked = unspokenValves(view.standing.history.entries);
-  const [name, setName] = useState('');
-  const [role, setRole] = useState('');
-  const [path, setPath] = useState('');
-  const [why, setWhy] = useState('');
+  const {
+    draft: typed,
+    set,
+    forget,
+  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
+  const { name, role, path, why } = typed;
   const [tried, setTried] = useState(false);
   const noName = name.trim() === '';
   const noSign = path === '' && why.trim() === '';
@@ -48,7 +53,7 @@ function Sign() {
       path: path || null,
       notSigned: path === '' ? why.trim() : null,
     });
-    if (entry) await write([entry], 'Handed over.');
+    if (entry && (await write([entry], 'Handed over.'))) forget();
   };
   return (
     <Section title="Sign">
@@ -63,17 +68,22 @@ function Sign() {
         <TextField
           label="Name of who takes it over"
           value={name}
-          onChange={(event) => setName(event.target.value)}
+          onChange={(event) => set({ ...typed, name: event.target.value })}
           error={tried && noName ? 'Give the name.' : null}
         />
-        <TextField label="Role" optional value={role} onChange={(event) => setRole(event.target.value)} />
+        <TextField
+          label="Role"
+          optional
+          value={role}
+          onChange={(event) => set({ ...typed, role: event.target.value })}
+        />
       </div>
-      <SignaturePad onChange={setPath} />
+      <SignaturePad path={path} onChange={(next) => set({ ...typed, path: next })} />
       <TextField
         label="Nobody could sign, because"
         optional
         value={why}
-        onChange={(event) => setWhy(event.target.value)}
+        onChange={(event) => set({ ...typed, why: event.target.value })}
         error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
       />
       <WriterField />

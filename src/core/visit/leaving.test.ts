@@ -1,0 +1,237 @@
+/** Leaving it right: the checklist, registers, and the small advice of the steps. */
+import { describe, expect, test } from 'vitest';
+import type { Appliance } from '../logbook/tables';
+import { dayOf } from '../quantity/day';
+import { grams } from '../quantity/mass';
+import { type Fact, added, note, recovered, standing } from '../testkit/facts';
+import { cautionsOf } from './cautions';
+import { feeds } from './feeds';
+import { gasOfVisit } from './gasOfVisit';
+import { checkState, corrected } from './instrument';
+import { jointAdvice } from './joints';
+import { SCHOOL_QUESTIONS, schoolUsed } from './schools';
+import { stainsOf, toLookAgain } from './stains';
+import { checklist } from './touched';
+
+const TODAY = '2026-11-23';
+// The scene's own full charge is no work of the visit.
+const entriesOf = (...facts: Fact[]) => standing(facts, TODAY, { pounds: null }).history.entries;
+const tool = (kind: Parameters<typeof note>[0], name: string, rest: object, on = TODAY) =>
+  note(kind, on, { tool: name, ...rest });
+
+describe('the checklist knows what was touched', () => {
+  const checks = (...facts: Fact[]) =>
+    checklist(entriesOf(...facts), entriesOf(...facts)).map((each) => each.id);
+
+  test('nothing touched asks nothing', () => {
+    expect(checks()).toEqual([]);
+  });
+  test('gas: caps, ports and the label', () => {
+    expect(checks(added(TODAY, 'topOff', 2))).toEqual([
+      'capsOn',
+      'portsClosed',
+      'labelWritten',
+      'panelsClosed',
+    ]);
+  });
+  test('a vacuum: cores and gauge; a hold: nitrogen', () => {
+    expect(checks(note('evacuation', TODAY))).toEqual([
+      'capsOn',
+      'portsClosed',
+      'coresRenewed',
+      'gaugeOff',
+      'panelsClosed',
+    ]);
+    expect(checks(note('pressureHold', TODAY))).toContain('nitrogenOut');
+    expect(checks(tool('readings', 'raised', { how: 'rest' }))).not.toContain('nitrogenOut');
+  });
+  test('oil that was not cleaned, a drier that was changed', () => {
+    expect(checks(tool('search', 'stain', { place: 'floor', cleaned: 'no' }))).toContain('oilCleaned');
+    expect(checks(tool('search', 'stain', { place: 'floor', cleaned: 'yes' }))).not.toContain('oilCleaned');
+    expect(checks(tool('partFitted', 'drier', { part: 'Drier', changed: 'yes' }))).toContain('drierDated');
+    expect(checks(tool('partFitted', 'drier', { part: 'Drier', changed: { notDone: 'dry' } }))).not.toContain(
+      'drierDated',
+    );
+  });
+  test('each valve by name, answered by opening it or by the word that it stays shut', () => {
+    const shut = tool('readings', 'valve', { valve: 'King valve', state: 'shut' });
+    const answer = (...facts: Fact[]) => checklist(entriesOf(...facts), entriesOf(...facts))[0]?.answer;
+    expect(answer(shut)).toBeNull();
+    expect(answer(shut, tool('readings', 'valve', { valve: 'king valve', state: 'open' }))).toBe('yes');
+    expect(
+      answer(shut, tool('readings', 'valve', { valve: 'King valve', state: 'leftShut', why: 'leaks by' })),
+    ).toEqual({
+      notDone: 'leaks by',
+    });
+  });
+  test('an answer is kept, also a reason why not', () => {
+    const facts = [
+      added(TODAY, 'topOff', 2),
+      tool('readings', 'checklist', { item: 'labelWritten', answer: { notDone: 'no pen' } }),
+    ];
+    expect(
+      checklist(entriesOf(...facts), entriesOf(...facts)).find((each) => each.id === 'labelWritten')?.answer,
+    ).toEqual({
+      notDone: 'no pen',
+    });
+  });
+});
+
+test('gas of a visit: what was not weighed is never a figure', () => {
+  const {
+    added: sum,
+    recovered: out,
+    released,
+  } = gasOfVisit(
+    entriesOf(
+      added(TODAY, 'topOff', 2),
+      added(TODAY, 'topOff', null),
+      recovered(TODAY, 'repair', null),
+      tool('readings', 'release', { result: { mass: 0.05 } }),
+    ),
+  );
+  expect([grams(sum.weighed), sum.times, sum.notWeighed]).toEqual([907.1847, 2, ['no scale']]);
+  expect([grams(out.weighed), out.times]).toEqual([0, 1]);
+  expect(released).toBeCloseTo(50, 9);
+  expect(gasOfVisit(entriesOf()).released).toBeNull();
+});
+
+describe('oil stains', () => {
+  const stain = (on: string, id: string, rest: object): Fact => ({
+    ...tool('search', 'stain', { place: 'below the coil', ...rest }, on),
+    id,
+  });
+
+  test('a later note changes what it says and keeps what it does not', () => {
+    const stains = stainsOf(
+      entriesOf(
+        stain('2026-03-01', 's1', { cause: 'spilled', cleaned: 'yes' }),
+        stain('2026-11-01', 's2', { stain: 's1', result: 'cameBack' }),
+      ),
+    );
+    expect(stains).toEqual([
+      {
+        id: 's1',
+        place: 'below the coil',
+        seenOn: dayOf('2026-03-01'),
+        lastOn: dayOf('2026-11-01'),
+        cause: 'spilled',
+        cleanedOn: dayOf('2026-03-01'),
+        result: 'cameBack',
+      },
+    ]);
+  });
+  test('cleaned, it is looked at again; an unknown cause is no cause', () => {
+    const [known] = stainsOf(
+      entriesOf(stain('2026-03-01', 's1', { cleaned: 'yes', cause: { unknown: true } })),
+    );
+    expect(known && toLookAgain([known])).toHaveLength(1);
+    expect(known?.cause).toEqual({ unknown: true });
+  });
+});
+
+test.each([
+  ['copper', 'copper', 'phosphorusCopper', false],
+  ['copper', 'brass', 'highSilver', true],
+  ['steel', 'copper', 'highSilver', true],
+  ['steel', 'steel', 'highSilver', true],
+  ['aluminium', 'copper', 'exchangePart', false],
+] as const)('%s to %s: %s, flux %s', (one, other, alloy, flux) => {
+  expect(jointAdvice(one, other)).toEqual({ alloy, flux });
+  expect(jointAdvice(other, one)).toEqual({ alloy, flux });
+});
+
+describe('schools', () => {
+  test('each question has a default and at least one other', () => {
+    for (const { schools } of Object.values(SCHOOL_QUESTIONS)) expect(schools.length).toBeGreaterThan(1);
+    expect(Object.keys(SCHOOL_QUESTIONS)).toHaveLength(8);
+  });
+  test('the default until the visit names another, with its reason', () => {
+    expect(schoolUsed(entriesOf(), 'vacuum')).toMatchObject({
+      school: 'fiveHundredAndHold',
+      isDefault: true,
+    });
+    const other = tool('readings', 'school', {
+      question: 'vacuum',
+      school: 'shapeDecides',
+      why: 'old wet oil',
+    });
+    expect(schoolUsed(entriesOf(other), 'vacuum')).toEqual({
+      school: 'shapeDecides',
+      isDefault: false,
+      why: 'old wet oil',
+    });
+    expect(schoolUsed(entriesOf(other), 'drier').isDefault).toBe(true);
+  });
+});
+
+describe('cautions', () => {
+  const facts = { kind: 'reachIn' as const, roof: false, hermetic: true, glide: false };
+  const at = (step: Parameters<typeof cautionsOf>[0], refrigerant: string, rest: object = {}) =>
+    cautionsOf(step, { ...facts, refrigerant, ...rest });
+
+  test.each([
+    ['repair', 'R-290', 'flammableHotWork'],
+    ['charge', 'R-290', 'flammableAir'],
+    ['search', 'R-32', 'flammableAir'],
+    ['read', 'R-717', 'toxicGas'],
+    ['read', 'R-744', 'carbonDioxide'],
+    ['isolate', 'R-448A', 'cylinder80'],
+    ['raise', 'R-448A', 'nitrogen'],
+    ['charge', 'R-134a', 'criticalCharge'],
+  ] as const)('%s with %s: %s', (step, name, code) => {
+    expect(at(step, name)).toContain(code);
+  });
+  test('none of them where it does not belong', () => {
+    expect(at('repair', 'R-448A')).not.toContain('flammableHotWork');
+    expect(at('repair', 'R-290')).not.toContain('hotWork');
+    expect(at('read', 'R-448A')).not.toContain('toxicGas');
+    expect(at('arrive', 'R-448A')).not.toContain('lockedRoom');
+    expect(at('arrive', 'R-448A', { kind: 'walkIn' })).toContain('lockedRoom');
+    expect(at('charge', 'R-448A', { glide: true })).toContain('blendsAsLiquid');
+  });
+});
+
+describe('instruments', () => {
+  const gauge = { id: 'i', name: 'gauge 2', dimension: 'pressure' as const, offset: 2 * 6894.757293168 };
+  test('the offset is added to the reading', () => {
+    expect(corrected(101_325, gauge)).toBeCloseTo(115_114.514586, 6);
+  });
+  test.each([
+    ['2026-11-23', 'inDate'],
+    ['2026-11-24', 'overdue'],
+  ])('checked a year before 23 Nov 2026, on %s: %s', (today, state) => {
+    expect(checkState({ ...gauge, checkedOn: '2025-11-23' }, dayOf(today)).state).toBe(state);
+  });
+  test('never checked is said, and an interval of its own counts', () => {
+    expect(checkState(gauge, dayOf(TODAY))).toEqual({ state: 'neverChecked' });
+    expect(checkState({ ...gauge, checkedOn: '2026-05-31', checkEveryMonths: 6 }, dayOf(TODAY))).toEqual({
+      state: 'inDate',
+      due: dayOf('2026-11-30'),
+    });
+  });
+});
+
+test('what feeds what is many to many', () => {
+  const space = (id: string) => ({ id, siteId: 's', name: id });
+  const machine = (id: string, rest: Partial<Appliance>): Appliance => ({
+    id,
+    siteId: 's',
+    name: id,
+    kind: 'walkIn',
+    category: 'commercialRefrigeration',
+    refrigerant: 'R-448A',
+    ...rest,
+  });
+  const one = { ...machine('one', { serves: ['dairy', 'meat'], assembly: 'Chiller 1' }), 'x-tag': 'CU-3' };
+  const two = machine('two', { serves: ['meat'] });
+  const three = machine('three', { assembly: 'Chiller 1' });
+  const elsewhere = machine('elsewhere', { siteId: 't', serves: ['meat'], assembly: 'Chiller 1' });
+  const fed = feeds(one, [space('dairy'), space('meat'), space('fish')], [one, two, three, elsewhere]);
+  expect(fed.tag).toBe('CU-3');
+  expect(fed.spaces.map((each) => [each.space.id, each.alsoCooledBy.map((other) => other.id)])).toEqual([
+    ['dairy', []],
+    ['meat', ['two']],
+  ]);
+  expect(fed.circuits.map((each) => each.id)).toEqual(['three']);
+});

@@ -1,0 +1,231 @@
+/** Visits, photos, instruments and what feeds what, as a client of the API meets them. */
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import * as api from '../contract/api';
+import { dayOf } from '../core/quantity/day';
+import { demoStory } from '../demo/story';
+import { createApp } from './app';
+import { systemClock } from './clock';
+import { exportLogbook, loadLogbook } from './logbooks';
+import { type Services, openServices } from './services';
+
+const TODAY = '2026-11-23';
+let folder: string;
+let services: Services;
+let server: Server;
+let base: string;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'abacus-visits-'));
+  services = await openServices(`file:${join(folder, 'visits.db')}`, systemClock(TODAY));
+  await loadLogbook(services.store, services.judging, demoStory(dayOf(TODAY)));
+  server = createApp(services, null).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
+}, 60_000);
+
+afterAll(() => {
+  server.close();
+  services.close();
+  rmSync(folder, { recursive: true });
+});
+
+const get = async (path: string) => (await fetch(base + path)).json() as Promise<unknown>;
+const post = async (path: string, body: unknown) => {
+  const response = await fetch(base + path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  return { status: response.status, body: (await response.json()) as Record<string, unknown> };
+};
+const sendPhoto = async (bytes: Buffer) => {
+  const response = await fetch(`${base}/photos`, {
+    method: 'POST',
+    headers: { 'content-type': 'image/jpeg' },
+    body: new Uint8Array(bytes),
+  });
+  return { status: response.status, body: (await response.json()) as Record<string, unknown> };
+};
+const begun = (id: string, visitId: string, applianceId = 'rack-a') => ({
+  id,
+  kind: 'readings',
+  tool: 'visitBegun',
+  on: TODAY,
+  by: 'marit',
+  visitId,
+  applianceId,
+});
+
+describe('photos', () => {
+  /** 40 × 20, red at the left and blue at the right, with a camera's note to turn it. */
+  const half = (background: string) =>
+    sharp({ create: { width: 20, height: 20, channels: 3, background } })
+      .png()
+      .toBuffer();
+  const pictured = async (orientation?: number) => {
+    const image = sharp({ create: { width: 40, height: 20, channels: 3, background: 'blue' } }).composite([
+      { input: await half('red'), left: 0, top: 0 },
+    ]);
+    return (orientation === undefined ? image : image.withMetadata({ orientation }))
+      .jpeg({ quality: 100 })
+      .toBuffer();
+  };
+
+  it('are turned upright, and lose what the camera wrote into them', async () => {
+    const { status, body } = await sendPhoto(await pictured(6));
+    expect(status).toBe(201);
+    const stored = api.storedPhoto.parse(body);
+    expect([stored.width, stored.height]).toEqual([20, 40]);
+    const answer = await fetch(`${base}/photos/${stored.file}`);
+    expect(answer.headers.get('cache-control')).toContain('immutable');
+    const kept = sharp(Buffer.from(await answer.arrayBuffer()));
+    expect((await kept.metadata()).orientation).toBeUndefined();
+    // Turned a quarter to the right, what was left is above.
+    const { data, info } = await kept.raw().toBuffer({ resolveWithObject: true });
+    const at = (x: number, y: number) => (y * info.width + x) * info.channels;
+    expect(data[at(10, 5)]).toBeGreaterThan(200);
+    expect(data[at(10, 35) + 2]).toBeGreaterThan(200);
+  });
+
+  it('are made smaller, and the same picture is kept once', async () => {
+    const large = await sharp({ create: { width: 4000, height: 1000, channels: 3, background: 'green' } })
+      .jpeg()
+      .toBuffer();
+    const first = api.storedPhoto.parse((await sendPhoto(large)).body);
+    const count = readdirSync(join(folder, 'attachments')).length;
+    expect([first.width, first.height]).toEqual([1600, 400]);
+    expect((await sendPhoto(large)).body).toEqual(first);
+    expect(readdirSync(join(folder, 'attachments'))).toHaveLength(count);
+  });
+
+  it.each([
+    ['a text', Buffer.from('this is no picture'), 'is no picture'],
+    ['nothing', Buffer.alloc(0), 'is missing'],
+    ['half a picture', null, 'is no picture'],
+  ])('%s is refused, and nothing is written', async (_, bytes, words) => {
+    const before = existsSync(join(folder, 'attachments'))
+      ? readdirSync(join(folder, 'attachments')).length
+      : 0;
+    const whole = await pictured();
+    const { status, body } = await sendPhoto(bytes ?? whole.subarray(0, whole.length >> 1));
+    expect(status).toBe(422);
+    expect(JSON.stringify(body['errors'])).toContain(words);
+    expect(readdirSync(join(folder, 'attachments'))).toHaveLength(before);
+  });
+
+  it('a huge file, and more pixels than any camera makes, are refused clearly', async () => {
+    const huge = await sendPhoto(Buffer.alloc(26 * 1024 * 1024));
+    expect(huge.status).toBe(413);
+    expect(huge.body['title']).toContain('too large');
+    const pixels = await sharp({ create: { width: 10_000, height: 9000, channels: 3, background: 'white' } })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    const many = await sendPhoto(pixels);
+    expect([many.status, JSON.stringify(many.body['errors'])]).toEqual([
+      422,
+      expect.stringContaining('more pixels'),
+    ]);
+  });
+
+  it('no name leads out of the folder', async () => {
+    expect((await fetch(`${base}/photos/..%2Fvisits.db`)).status).toBe(404);
+    expect((await fetch(`${base}/photos/${'0'.repeat(64)}.jpg`)).status).toBe(404);
+  });
+});
+
+describe('visits', () => {
+  const own = async (visitId: string) =>
+    api.visitsAnswer.parse(await get('/visits')).filter((each) => each.visitId === visitId);
+
+  it('are listed by machine as soon as they are begun, the last written first', async () => {
+    await post('/entries', [begun('v1-a', 'v1'), begun('v1-b', 'v1', 'rack-b')]);
+    const rows = await own('v1');
+    expect(rows.map((each) => each.applianceId).sort()).toEqual(['rack-a', 'rack-b']);
+    expect(rows[0]).toMatchObject({ siteName: 'Almery Fish Hall', from: TODAY, handedOver: false });
+    expect(api.visitsAnswer.parse(await get('/visits'))[0]?.visitId).toBe('v1');
+  });
+
+  it('are handed over once signed', async () => {
+    await post('/entries', begun('v2-a', 'v2'));
+    await post('/entries', { ...begun('v2-b', 'v2'), kind: 'handover', tool: 'signed', name: 'Prue' });
+    expect((await own('v2'))[0]?.handedOver).toBe(true);
+  });
+
+  it('vanish from the list when all of them is voided', async () => {
+    await post('/entries', begun('v3-a', 'v3'));
+    await post('/entries', {
+      id: 'v3-void',
+      kind: 'void',
+      on: TODAY,
+      by: 'marit',
+      applianceId: 'rack-a',
+      supersedes: 'v3-a',
+      correctionReason: 'wrong machine',
+    });
+    expect(await own('v3')).toEqual([]);
+  });
+
+  it('take no note that breaks its promise, and write nothing then', async () => {
+    const { status, body } = await post('/entries', [
+      begun('v4-a', 'v4'),
+      { ...begun('v4-b', 'v4'), tool: 'decision', choice: 'runOn' },
+    ]);
+    expect(status).toBe(422);
+    expect(JSON.stringify(body['errors'])).toContain('$[1].why');
+    expect(await own('v4')).toEqual([]);
+  });
+});
+
+it('says how often each type of part leaked on machines of a kind, corrected ones left out', async () => {
+  const before = api.leaksOfKindAnswer.parse(await get('/leaks-of-kind/rack'));
+  const leak = {
+    id: 'flare',
+    kind: 'leakFound',
+    on: TODAY,
+    by: 'marit',
+    applianceId: 'rack-a',
+    leakId: 'k90',
+    component: 'flare nut',
+  };
+  await post('/entries', leak);
+  const after = api.leaksOfKindAnswer.parse(await get('/leaks-of-kind/rack'));
+  expect((after.flareNut ?? 0) - (before.flareNut ?? 0)).toBe(1);
+  await post('/entries', {
+    ...leak,
+    id: 'not-flare',
+    component: 'drier',
+    supersedes: 'flare',
+    correctionReason: 'other part',
+  });
+  expect(api.leaksOfKindAnswer.parse(await get('/leaks-of-kind/rack')).flareNut).toBe(before.flareNut);
+});
+
+it('keeps instruments, changes them in place, and exports them beside the format', async () => {
+  const gauge = { id: 'g2', name: 'gauge 2', dimension: 'pressure', offset: 13_789, checkedOn: '2026-01-05' };
+  expect((await post('/instruments', gauge)).status).toBe(201);
+  await post('/instruments', { ...gauge, offset: 0 });
+  expect(api.instrumentsAnswer.parse(await get('/instruments'))).toEqual([{ ...gauge, offset: 0 }]);
+  expect((await post('/instruments', { ...gauge, dimension: 'mood' })).status).toBe(422);
+  const exported = JSON.parse(JSON.stringify(await exportLogbook(services.store))) as {
+    'x-instruments': unknown;
+  };
+  expect(exported['x-instruments']).toEqual([{ ...gauge, offset: 0 }]);
+});
+
+it('changes what a machine cools; a space of another site is refused', async () => {
+  const space = { id: 'new-room', siteId: 'fish-hall', name: 'crab room' };
+  const change = { serves: ['new-room', 'fh-1'], newSpaces: [space], tag: 'CU-1', assembly: null };
+  expect(await post('/machines/rack-a/feeds', change)).toMatchObject({
+    status: 201,
+    body: { serves: ['new-room', 'fh-1'], 'x-tag': 'CU-1' },
+  });
+  const { status, body } = await post('/machines/rack-a/feeds', { serves: ['nowhere'] });
+  expect([status, JSON.stringify(body['errors'])]).toEqual([422, expect.stringContaining('$.serves')]);
+  expect((await post('/machines/none/feeds', { serves: [] })).status).toBe(404);
+});

@@ -1,0 +1,18 @@
+/** Which drawing a machine has: the one somebody chose, else the likely one for its kind, with the names on its doors. */
+import type { CircuitMap } from '../../core/visit/circuit/map';
+import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../../core/visit/circuit/layouts';
+import { notesOf } from '../../core/visit/visitRecord';
+import type { MachineView } from '../machine/machineView';
+
+export function layoutOf(view: MachineView): LayoutName {
+  const chosen = notesOf(view.standing.history.entries, 'map').at(-1)?.note.layout;
+  return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
+}
+
+export function mapOf(view: MachineView, layout = layoutOf(view)): CircuitMap {
+  const { appliance, spaces } = view.machine;
+  const served = (appliance.serves ?? []).flatMap(
+    (id) => spaces.find((space) => space.id === id)?.name ?? [],
+  );
+  return circuitMap(layout, served);
+}
