@@ -12,6 +12,11 @@ const PAGES = [
   '/bench',
   '/bench/saturation',
   '/bench/judge',
+  '/visits',
+  '/visits/visit-flower-2/flower-2/read',
+  '/visits/visit-flower-2/flower-2/search',
+  '/visits/visit-flower-2/flower-2/charge',
+  '/visits/visit-flower-2/flower-2/handOver',
 ];
 
 for (const look of ['paper', 'cold-room', 'roof']) {

@@ -15,6 +15,7 @@ export async function beginVisit(page: Page): Promise<void> {
 
 /** Goes to a step as a person would: by the strip on a desk, by the button of steps on a phone. */
 export async function goTo(page: Page, step: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Step before and step after' }).waitFor();
   const strip = page.getByRole('navigation', { name: 'Steps', exact: true });
   if (await strip.isVisible()) await strip.getByRole('link', { name: step }).click();
   else {

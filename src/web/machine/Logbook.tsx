@@ -1,5 +1,5 @@
 /** The logbook of a machine: every entry and every version of it, newest first, with correct and void. */
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { byOrder, deadIds } from '../../core/logbook/order';
 import { acceptedReasons } from '../../core/logbook/sense';
@@ -13,7 +13,9 @@ import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { entryWords } from '../words/entry';
+import { isNoteTool, toolOf } from '../../core/visit/notes';
+import { partNamesOf } from '../visit/layout';
+import { noteWords } from '../visit/noteWords';
 import type { MachineView } from './machineView';
 import { VoidSheet } from './VoidSheet';
 
@@ -29,6 +31,7 @@ export function Logbook({ view }: { view: MachineView }) {
     .map((entry) => ({ entry, day: dayOf(entry.on) }))
     .sort((a, b) => byOrder(b, a))
     .map(({ entry }) => entry);
+  const partNames = useMemo(() => partNamesOf(view), [view]);
   const loose = looseEntries(view.standing);
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (
@@ -55,6 +58,7 @@ export function Logbook({ view }: { view: MachineView }) {
             entry={entry}
             dead={dead.has(entry.id)}
             view={view}
+            partNames={partNames}
             onVoid={() => setVoiding(entry)}
           />
         ))}
@@ -73,11 +77,13 @@ function LogbookEntry({
   entry,
   dead,
   view,
+  partNames,
   onVoid,
 }: {
   entry: Entry;
   dead: boolean;
   view: MachineView;
+  partNames: ReadonlyMap<string, string>;
   onVoid: () => void;
 }) {
   const { machine, system } = view;
@@ -87,7 +93,8 @@ function LogbookEntry({
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
   const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
   const isGas = entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
-  const formKind = FORM_KINDS.find((kind) => kind === entry.kind);
+  // A note of a visit has fields that the plain form of its kind would drop.
+  const formKind = isNoteTool(toolOf(entry)) ? undefined : FORM_KINDS.find((kind) => kind === entry.kind);
   const correct = () => {
     if (isGas) gas.openFor({ machine: machine.appliance.id, supersedes: entry.id });
     else if (formKind) write.open({ kind: formKind, machineId: machine.appliance.id, corrects: entry.id });
@@ -97,7 +104,8 @@ function LogbookEntry({
       <div className="text-soft">{dateWords(entry.on)}</div>
       <div className="min-w-0">
         <p className={dead ? 'text-soft line-through' : ''}>
-          <span className="font-semibold">{ENTRY_WORDS[entry.kind]}</span> {entryWords(entry, system)}
+          <span className="font-semibold">{ENTRY_WORDS[entry.kind]}</span>{' '}
+          {noteWords(entry, system, partNames)}
         </p>
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
         {Object.values(acceptedReasons(entry)).map((reason) => (

@@ -22,7 +22,8 @@ import {
   PACK_WORDS,
 } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { entryWords } from '../words/entry';
+import { partNamesOf } from '../visit/layout';
+import { noteWords } from '../visit/noteWords';
 import { gapWords } from '../words/gaps';
 import { stateOf } from '../../core/rules/obligation';
 import { type MachineView, useMachineView } from './machineView';
@@ -163,7 +164,7 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
         head={['Day', 'What', 'By, certificate', 'Note']}
         rows={entries.map(({ entry }) => [
           entry.on,
-          `${ENTRY_WORDS[entry.kind]} ${entryWords(entry, view.system)}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
+          `${ENTRY_WORDS[entry.kind]} ${noteWords(entry, view.system, partNamesOf(view))}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
           writer(entry.by),
           [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`]
             .filter(Boolean)

@@ -53,11 +53,12 @@ function Laid() {
         </div>
       </div>
       <main className="min-w-0 px-4 pb-40 pt-4 sm:px-7 lg:pb-10">
-        <Machines />
+        <Machines at="top" />
         <StepButton />
         <header className="mb-3 mt-3 flex flex-wrap items-start justify-between gap-x-4 gap-y-2 lg:mt-0">
           <div className="min-w-0 flex-1 basis-56">
-            <h1>{STEP_WORDS[step].title}</h1>
+            {/* On a phone the button of steps above says it already. */}
+            <h1 className="max-lg:sr-only">{STEP_WORDS[step].title}</h1>
             <p className="text-soft">
               <Link
                 to={`/machines/${encodeURIComponent(appliance.id)}`}
@@ -81,6 +82,7 @@ function Laid() {
         <StepTool key={`${step} ${String(day)}`} />
         <SchoolPicks />
         <Onward visitId={visitId} machineId={appliance.id} />
+        <Machines at="foot" />
       </main>
       <Clipboard />
     </div>
@@ -151,20 +153,22 @@ function DayLine() {
 const chip =
   'inline-flex min-h-11 shrink-0 cursor-pointer items-center gap-1 rounded px-3 no-underline whitespace-nowrap';
 
-/** Machines of this visit; others of the site can join. */
-function Machines() {
+/** Machines of this visit; others of the site can join. With one machine only, a phone has this at the foot of the step. */
+function Machines({ at }: { at: 'top' | 'foot' }) {
   const { visitId, view, step } = useVisit();
   const visits = useVisits().data;
   const [adding, setAdding] = useState(false);
   const rows = (visits ?? []).filter((row: VisitRow) => row.visitId === visitId);
   const { appliance } = view.machine;
+  const many = rows.length > 1;
+  const shown = at === 'top' ? (many ? 'flex' : 'hidden lg:flex') : many ? 'hidden' : 'mt-4 flex lg:hidden';
   return (
     <div
-      className="no-print mb-1 flex flex-wrap items-center gap-1"
+      className={clsx('no-print mb-1 flex-wrap items-center gap-1', shown)}
       aria-label="Machines of this visit"
       role="group"
     >
-      {rows.length > 1 &&
+      {many &&
         rows.map((row) => (
           <Link
             key={row.applianceId}

@@ -2,6 +2,7 @@
 import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../../core/visit/circuit/layouts';
 import { notesOf } from '../../core/visit/visitRecord';
+import { partWords } from '../words/circuit';
 import type { MachineView } from '../machine/machineView';
 
 export function layoutOf(view: MachineView): LayoutName {
@@ -16,3 +17,7 @@ export function mapOf(view: MachineView, layout = layoutOf(view)): CircuitMap {
   );
   return circuitMap(layout, served);
 }
+
+/** What the parts of a machine's map are called, by id. */
+export const partNamesOf = (view: MachineView): ReadonlyMap<string, string> =>
+  new Map(mapOf(view).parts.map((part) => [part.id, partWords(part)]));

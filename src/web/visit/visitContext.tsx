@@ -16,9 +16,8 @@ import { useAppend, useInstruments } from '../data/queries';
 import { undoing } from '../entries/voiding';
 import type { FormPlace } from '../entries/formValues';
 import type { MachineView } from '../machine/machineView';
-import { layoutOf, mapOf } from './layout';
+import { layoutOf, mapOf, partNamesOf } from './layout';
 import { keepDay, keptDay } from './visitDay';
-import { partWords } from '../words/circuit';
 import type { UnitSystem } from '../words/measures';
 import { smallUnit } from '../gas/gasDraft';
 
@@ -83,7 +82,7 @@ export function VisitProvider({
       leaks: leakStories(entries, standing.leaks),
       layout,
       map,
-      partNames: new Map(map.parts.map((part) => [part.id, partWords(part)])),
+      partNames: partNamesOf(view),
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {
