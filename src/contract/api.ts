@@ -137,6 +137,11 @@ export const leaksOfKindAnswer = z.partialRecord(
   z.number(),
 );
 
+/** What the logbook says went into and out of each bottle of a refrigerant, g. */
+export const bottlesAnswer = z.array(
+  z.object({ cylinderId: id, putIn: z.number(), takenOut: z.number(), notWeighed: z.number() }),
+);
+
 export const newInstrument = instrumentRow;
 export const instrumentsAnswer = z.array(instrumentRow);
 

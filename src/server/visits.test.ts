@@ -229,3 +229,14 @@ it('changes what a machine cools; a space of another site is refused', async () 
   expect([status, JSON.stringify(body['errors'])]).toEqual([422, expect.stringContaining('$.serves')]);
   expect((await post('/machines/none/feeds', { serves: [] })).status).toBe(404);
 });
+
+it('says what went into and out of the bottles of a refrigerant', async () => {
+  // The story: 210 lb recovered into bottle 8 and put back from it; 9.5 + 64 lb taken from bottle 5.
+  const flows = api.bottlesAnswer.parse(await get('/bottles/R-507A'));
+  expect(flows.find((each) => each.cylinderId === 'bottle-8')).toMatchObject({
+    putIn: 95_254.3977,
+    takenOut: 95_254.3977,
+  });
+  expect(flows.find((each) => each.cylinderId === 'bottle-5')?.takenOut).toBeCloseTo(73.5 * 453.59237, 3);
+  expect(await get('/bottles/R-999')).toEqual([]);
+});

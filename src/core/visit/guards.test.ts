@@ -132,6 +132,14 @@ test('what was heated or bent is tested, by its name', () => {
   expect(codes('leaveRight', heated, tested)).not.toContain('heatedUntested');
 });
 
+test('what got out when a section was opened is recorded, never hidden', () => {
+  const opened = tool('readings', 'isolation', { way: 'pumpDown', openedToAir: 'yes' });
+  expect(codes('isolate', opened)).toEqual(['releaseNotSaid']);
+  expect(codes('handOver', opened)).toContain('releaseNotSaid');
+  expect(codes('isolate', opened, tool('readings', 'release', { result: { mass: 0.02 } }))).toEqual([]);
+  expect(codes('isolate', tool('readings', 'isolation', { way: 'none', openedToAir: 'no' }))).toEqual([]);
+});
+
 describe('arrival', () => {
   const kelvin = (fahrenheit: number) => ({
     typed: `${String(fahrenheit)} °F`,

@@ -5,6 +5,7 @@
 import type { DatedEntry } from '../logbook/order';
 import type { Standing } from '../rules/standing';
 import { fahrenheitDegrees } from '../bench/calculated';
+import { gasOfVisit } from './gasOfVisit';
 import type { LeakStory } from './leakStory';
 import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';
 import { isRecorded, siOf } from './stated';
@@ -24,6 +25,8 @@ export type Guard =
   /** readings that nitrogen or a top-off spoils and that nobody took */
   | { code: 'readFirst'; missing: readonly ('amps' | 'frost' | 'standing')[] }
   | { code: 'openSolenoidFirst' }
+  /** a section was opened to air, and nothing is said of what got out */
+  | { code: 'releaseNotSaid' }
   | { code: 'searchBeforeCharge' }
   | { code: 'firstTestBeforeGas'; leakIds: readonly string[] }
   | { code: 'drierLast' }
@@ -79,6 +82,9 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
       if (notesOf(visit.entries, 'raised').at(-1)?.note.solenoidOpen === 'no')
         guards.push({ code: 'openSolenoidFirst' });
       break;
+    case 'isolate':
+      if (openedUnsaid(visit.entries)) guards.push({ code: 'releaseNotSaid' });
+      break;
     case 'repair': {
       const again = replacedAgain(parts, asOf);
       if (again.length > 0) guards.push({ code: 'replacedAgain', parts: again.map((each) => each.part) });
@@ -101,6 +107,7 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
       break;
     }
     case 'handOver': {
+      if (openedUnsaid(visit.entries)) guards.push({ code: 'releaseNotSaid' });
       const undecided = leaks.filter((each) => each.state === 'confirmed');
       const suspected = leaks.filter((each) => each.state === 'suspected');
       if (undecided.length > 0) guards.push({ code: 'undecidedLeak', leaks: undecided });
@@ -149,6 +156,10 @@ export const opened = (entries: readonly DatedEntry[]): boolean =>
   entries.some(({ entry }) => entry.kind === 'leakRepaired') ||
   notesOf(entries, 'drier').some(({ note }) => note.changed === 'yes') ||
   notesOf(entries, 'isolation').some(({ note }) => note.openedToAir === 'yes');
+
+const openedUnsaid = (entries: readonly DatedEntry[]): boolean =>
+  notesOf(entries, 'isolation').some(({ note }) => note.openedToAir === 'yes') &&
+  gasOfVisit(entries).released === null;
 
 const drierSpokenOf = (entries: readonly DatedEntry[]): boolean => notesOf(entries, 'drier').length > 0;
 const held = (entries: readonly DatedEntry[]): boolean =>

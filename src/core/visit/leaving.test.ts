@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import type { Appliance } from '../logbook/tables';
 import { dayOf } from '../quantity/day';
 import { grams } from '../quantity/mass';
-import { type Fact, added, note, recovered, standing } from '../testkit/facts';
+import { type Fact, added, lb, note, recovered, standing } from '../testkit/facts';
+import { bottleFlows, heldOf } from './bottles';
 import { cautionsOf } from './cautions';
 import { feeds } from './feeds';
 import { gasOfVisit } from './gasOfVisit';
@@ -94,6 +95,22 @@ test('gas of a visit: what was not weighed is never a figure', () => {
   expect([grams(out.weighed), out.times]).toEqual([0, 1]);
   expect(released).toBeCloseTo(50, 9);
   expect(gasOfVisit(entriesOf()).released).toBeNull();
+});
+
+test('bottles: what went in and out, and unknown where one weight was not taken', () => {
+  const entries = entriesOf(
+    note('refrigerantRecovered', TODAY, { mass: lb(20), reason: 'repair', cylinderId: 'r' }),
+    added(TODAY, 'recharge', 5, { cylinderId: 'r' }),
+    added(TODAY, 'topOff', 2, { cylinderId: 'v' }),
+    note('refrigerantRecovered', TODAY, { mass: null, massUnknown: 'no scale', cylinderId: 'u' }),
+  ).map(({ entry }) => entry);
+  const [r, v, u, none] = bottleFlows(['r', 'v', 'u', 'n'], entries);
+  // 15 lb of 453.59237 g
+  expect(r && heldOf(r)).toBeCloseTo(6.80388555, 6);
+  expect(v).toMatchObject({ takenOut: 907.1847, putIn: 0 });
+  expect(v && heldOf(v)).toBeNull();
+  expect(u && heldOf(u)).toBeNull();
+  expect(none && heldOf(none)).toBe(0);
 });
 
 describe('oil stains', () => {

@@ -175,6 +175,7 @@ export const NOTES = {
     caption: maybe(z.string()),
     pair: maybe(z.enum(['before', 'after'])),
     of: maybe(z.string()),
+    leakId: maybe(z.string()),
     marks: maybe(
       z.array(
         z.object({

@@ -3,6 +3,7 @@ import { type Request, Router } from 'express';
 import * as api from '../../contract/api';
 import { PART_TYPES, type PartTypeName, typeSaid } from '../../core/visit/circuit/parts';
 import { dayText } from '../../core/quantity/day';
+import { bottleFlows } from '../../core/visit/bottles';
 import { TAG } from '../../core/visit/feeds';
 import { invalid, notFound } from '../problem';
 import type { Services } from '../services';
@@ -42,6 +43,12 @@ export function visitRouter({ store, clock }: Services): Router {
       if (type !== null && type in PART_TYPES) times[type] = (times[type] ?? 0) + 1;
     }
     response.json(times);
+  });
+
+  router.get('/bottles/:refrigerant', async (request: Request, response) => {
+    const name = String(request.params['refrigerant']);
+    const ids = (await store.cylinders()).filter((each) => each.refrigerant === name).map((each) => each.id);
+    response.json(bottleFlows(ids, await store.gasOfBottles(ids)));
   });
 
   router.get('/instruments', async (_request, response) => {

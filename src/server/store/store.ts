@@ -161,6 +161,23 @@ export class Store {
     );
   }
 
+  /** Living entries of gas into or out of these bottles. */
+  async gasOfBottles(ids: readonly string[]): Promise<Entry[]> {
+    if (ids.length === 0) return [];
+    return parsed(
+      await this.db
+        .select()
+        .from(t.entries)
+        .where(
+          and(
+            inArray(t.entries.kind, ['refrigerantAdded', 'refrigerantRecovered']),
+            inArray(sql`json_extract(${t.entries.document}, '$.cylinderId')`, [...ids]),
+            this.alive(),
+          ),
+        ),
+    );
+  }
+
   /** Leaks that were found on machines of a kind, dead entries left out. */
   async leaksOfKind(kind: string): Promise<Entry[]> {
     const machines = (await this.appliances()).filter((each) => each.kind === kind).map((each) => each.id);

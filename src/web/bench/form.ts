@@ -65,7 +65,10 @@ export function useBenchForm<M extends string, C extends string = never>(
   choices: Record<C, string> = {} as Record<C, string>,
 ): BenchForm<M, C> {
   const { system, atmosphere } = useBench();
-  const place = `${useToolHome()?.prefix ?? ''}${slug}`;
+  const home = useToolHome();
+  const place = `${home?.prefix ?? ''}${slug}`;
+  const startOf = (key: string, spec: MeasureSpec) =>
+    home?.starts.find((each) => each.key === key && each.dimension === spec.dimension)?.si ?? spec.start;
   const [kept, setKept] = useState(() => keptOf(place));
   const keep = (next: Kept) => {
     writeKept(keyOf(place), next);
@@ -75,7 +78,10 @@ export function useBenchForm<M extends string, C extends string = never>(
   const si = {} as Record<M, number | null>;
   for (const [key, spec] of Object.entries(specs) as [M, MeasureSpec][]) {
     const usual = spec.unit?.[system] ?? readIn(spec.dimension, system);
-    const typed = kept.measures[key] ?? { text: bareText(spec, spec.start, usual, atmosphere), unit: usual };
+    const typed = kept.measures[key] ?? {
+      text: bareText(spec, startOf(key, spec), usual, atmosphere),
+      unit: usual,
+    };
     const read = parseMeasure(spec.dimension, typed.text, typed.unit as never, atmosphere);
     fields[key] = {
       spec,

@@ -1,5 +1,6 @@
 /** A calculator that stands inside something else, such as a step of a visit: where it keeps its results, and what for. */
 import { createContext, useContext } from 'react';
+import type { Dimension } from '../../core/quantity/units';
 import type { EntryKind } from '../../core/logbook/entry';
 
 export interface ToolHome {
@@ -10,6 +11,8 @@ export interface ToolHome {
   /** what the home adds to a result, or why it cannot be kept yet */
   beside?: (() => { fields: Record<string, unknown> } | { error: string }) | undefined;
   keepWords: string;
+  /** what is known here already, in SI, so that no number is typed twice; by field and dimension */
+  starts: readonly { key: string; dimension: Dimension; si: number }[];
 }
 
 export const ToolHomeContext = createContext<ToolHome | null>(null);

@@ -26,6 +26,8 @@ export const useVisits = () => useGet(['visits'], api.visitsAnswer, '/visits');
 export const useInstruments = () => useGet(['instruments'], api.instrumentsAnswer, '/instruments');
 export const useLeaksOfKind = (kind: string) =>
   useGet(['leaks-of-kind', kind], api.leaksOfKindAnswer, `/leaks-of-kind/${kind}`);
+export const useBottles = (refrigerant: string) =>
+  useGet(['bottles', refrigerant], api.bottlesAnswer, `/bottles/${encodeURIComponent(refrigerant)}`);
 export const useMachine = (id: string) =>
   useGet(['machine', id], api.machineAnswer, `/machines/${encodeURIComponent(id)}`);
 

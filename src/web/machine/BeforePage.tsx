@@ -9,7 +9,6 @@ import { type BeforeDriving, beforeDriving } from '../../core/visit/beforeDrivin
 import { stainsOf, toLookAgain } from '../../core/visit/stains';
 import { valueOf } from '../../core/visit/stated';
 import { useWriter } from '../app/writer';
-import { useCylinders } from '../data/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';
@@ -19,6 +18,7 @@ import { rodSentence } from '../words/rod';
 import { rodOf } from '../../core/rules/summary';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { statedWords } from '../words/stated';
+import { BottleList } from './BottleList';
 import { type MachineView, useMachineView } from './machineView';
 
 export function BeforePage() {
@@ -253,7 +253,6 @@ function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView })
   const { standing, system, today } = view;
   const { person } = useWriter();
   const name = standing.present.refrigerant.name;
-  const bottles = (useCylinders().data ?? []).filter((each) => each.refrigerant === name);
   const certificates = (person?.certificates ?? []).flatMap((each) =>
     each.expires == null ? [] : [{ ...each, expires: each.expires }],
   );
@@ -266,10 +265,7 @@ function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView })
           {missing !== null &&
             missing > 0 &&
             `, about ${massText(missing * 1000, system)} if it is to be filled`}
-          :{' '}
-          {bottles.length === 0
-            ? 'no bottle of it is on the list'
-            : `bottles ${bottles.map((each) => `${each.serial}${each.purpose ? ` (${each.purpose})` : ''}`).join(', ')}`}
+          <BottleList refrigerant={name} system={system} />
         </li>
         <li>
           A recovery bottle of {name} with room: it may be filled to 80 % only. Nitrogen with its regulator,

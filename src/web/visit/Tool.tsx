@@ -5,6 +5,7 @@ import { BenchSettingProvider } from '../bench/setting';
 import { TOOLS } from '../bench/tools';
 import { type ToolHome, ToolHomeContext } from '../bench/toolHome';
 import { Fold } from '../parts/Fold';
+import { useKnown } from './useKnown';
 import { useVisit } from './visitContext';
 
 interface Props {
@@ -26,12 +27,14 @@ export function Tool({ slug, open = false, beside }: Props) {
 export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
   const { visitId, view, units, draft, write } = useVisit();
   const { machine, standing } = view;
+  const starts = useKnown();
   const Calculator = TOOLS[slug];
   if (!Calculator) throw new Error(`No calculator ${slug}: add it to TOOLS.`);
   const home: ToolHome = {
     prefix: `${visitId} ${machine.appliance.id} `,
     keepWords: 'Keep it in this visit',
     beside,
+    starts,
     keep: async (kind, fields, words) => {
       const entry = draft(kind, fields);
       return entry !== null && write([entry], words);

@@ -132,7 +132,7 @@ const SPECIAL: readonly ((entry: Entry, partNames: ReadonlyMap<string, string>) 
   },
   (entry) => {
     const picture = readNote(entry, 'picture');
-    return picture && list([picture.pair, picture.caption]);
+    return picture && list([picture.pair, picture.leakId && `leak ${picture.leakId}`, picture.caption]);
   },
   (entry) => (readNote(entry, 'visitBegun') ? 'begun' : null),
   (entry) => {

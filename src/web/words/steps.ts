@@ -36,6 +36,8 @@ export function guardWords(guard: Guard, system: UnitSystem): string {
       return `Read ${list(guard.missing.map((each) => SPOILED_WORDS[each]))} first, or say why not: nitrogen and top-offs spoil them.`;
     case 'openSolenoidFirst':
       return 'The solenoid is shut: the low side will not rise. Open it, with the compressor stopped, before any pump-down.';
+    case 'releaseNotSaid':
+      return 'It was opened to air and no release is recorded: work it out at “Isolate or recover”, for a few ounces are never hidden.';
     case 'searchBeforeCharge':
       return 'Nothing was searched in this visit. A full charge into a leak must be recovered again: find the leak first.';
     case 'firstTestBeforeGas':

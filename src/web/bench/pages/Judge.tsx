@@ -13,7 +13,8 @@ import { BenchPage } from '../parts/BenchPage';
 import { Causes, Next, percent, valueWords } from '../parts/Causes';
 import { Fields, More } from '../parts/Fields';
 import { KeepThis } from '../parts/KeepThis';
-import { RefrigerantPick, WithTable, useTable } from '../parts/RefrigerantPick';
+import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { useTable } from '../../data/useTable';
 import { ReadingChoice } from '../parts/ReadingChoice';
 import { useBench } from '../setting';
 

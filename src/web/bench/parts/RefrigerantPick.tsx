@@ -1,9 +1,8 @@
 /** Which refrigerant, with its table: only the one that is shown is loaded. */
 import type { ReactNode } from 'react';
-import { useQuery } from '@tanstack/react-query';
 import { REFRIGERANT_NAMES, isFlammable, refrigerant } from '../../../core/refrigerant/refrigerant';
 import { type SaturationTable, hasGlide } from '../../../core/refrigerant/saturation';
-import { loadSaturation } from '../../../core/refrigerant/tables';
+import { useTable } from '../../data/useTable';
 import { Loaded } from '../../parts/Page';
 import { SelectField } from '../../parts/Field';
 import { useBench } from '../setting';
@@ -23,9 +22,6 @@ export function RefrigerantPick({ label = 'Refrigerant' }: { label?: string }) {
     />
   );
 }
-
-export const useTable = (name: string) =>
-  useQuery({ queryKey: ['saturation', name], queryFn: () => loadSaturation(name), staleTime: Infinity });
 
 /** The chosen refrigerant's table, once it is there. */
 export function WithTable({ children }: { children: (table: SaturationTable) => ReactNode }) {

@@ -26,13 +26,15 @@ export function PhotoForm({
   photos: readonly Noted<'picture'>[];
   onDone: () => void;
 }) {
-  const { draft, write, writing, error, step } = useVisit();
+  const { view, draft, write, writing, error, step } = useVisit();
+  const leaks = [...view.standing.leaks.byId.values()];
   const before = readNote(earlier, 'picture');
   const file = before?.file ?? '';
   const [marks, setMarks] = useState<Marks>(before?.marks ?? []);
   const [shape, setShape] = useState<Shape>('arrow');
   const [caption, setCaption] = useState(before?.caption ?? '');
   const [pair, setPair] = useState<string>(before?.pair ?? '');
+  const [leakId, setLeakId] = useState(before?.leakId ?? '');
   const [of, setOf] = useState(before?.of ?? '');
   const [drag, setDrag] = useState<Marks[number] | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -56,6 +58,7 @@ export function PhotoForm({
       file,
       attachments: [file],
       caption: caption.trim() || null,
+      leakId: leakId || null,
       pair: pair || null,
       of: pair === 'after' ? of || null : null,
       marks,
@@ -108,6 +111,18 @@ export function PhotoForm({
         value={caption}
         onChange={(event) => setCaption(event.target.value)}
       />
+      {leaks.length > 0 && (
+        <SelectField
+          label="Shows which leak"
+          optional
+          value={leakId}
+          onChange={(event) => setLeakId(event.target.value)}
+          choices={[
+            { value: '', words: 'none' },
+            ...leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
+          ]}
+        />
+      )}
       <Choices
         label="Before or after"
         value={pair}

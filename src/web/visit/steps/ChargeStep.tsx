@@ -7,7 +7,7 @@ import { grams, massText } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
-import { useTable } from '../../bench/parts/RefrigerantPick';
+import { useTable } from '../../data/useTable';
 import { useCylinders } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';

@@ -6,7 +6,7 @@ import { type Observed, READING_NAMES } from '../../../core/judge/readings';
 import { valueOf } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
 import { Causes, Next } from '../../bench/parts/Causes';
-import { useTable } from '../../bench/parts/RefrigerantPick';
+import { useTable } from '../../data/useTable';
 import { Loaded } from '../../parts/Page';
 import { NOTES, carrying } from '../../../core/visit/notes';
 import { type NoteForm, oneReading } from '../noteForms';

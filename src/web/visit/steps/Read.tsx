@@ -3,7 +3,7 @@ import { READING_NAMES, type Reading } from '../../../core/judge/readings';
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
 import { CONDENSER_SPLIT, EVAPORATOR_TD, targets } from '../../../core/bench/targets';
-import { useTable } from '../../bench/parts/RefrigerantPick';
+import { useTable } from '../../data/useTable';
 import { Section } from '../../parts/Page';
 import { READING_WORDS, VALUE_WORDS } from '../../words/judge';
 import { shownIn } from '../../words/measures';
