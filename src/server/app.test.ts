@@ -1,52 +1,21 @@
 /** The API as a client meets it: problem documents with field paths, and answers as the contract has them. */
-import { mkdtempSync, rmSync } from 'node:fs';
-import type { AddressInfo } from 'node:net';
-import type { Server } from 'node:http';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
 import { readLogbook } from '../core/logbook/logbook';
-import { dayOf } from '../core/quantity/day';
-import { demoStory } from '../demo/story';
-import { createApp } from './app';
-import { systemClock } from './clock';
-import { loadLogbook } from './logbooks';
-import { type Services, openServices } from './services';
+import { type ServedStory, serveStory } from '../demo/servedStory';
 
 const TODAY = '2026-11-23';
-let folder: string;
-let services: Services;
-let server: Server;
-let base: string;
+let story: ServedStory;
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'abacus-api-'));
-  services = await openServices(`file:${join(folder, 'api.db')}`, systemClock(TODAY));
-  await loadLogbook(services.store, services.judging, demoStory(dayOf(TODAY)));
-  server = createApp(services, null).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
+  story = await serveStory(TODAY);
 }, 60_000);
+afterAll(() => story.close());
 
-afterAll(() => {
-  server.close();
-  services.close();
-  rmSync(folder, { recursive: true });
-});
-
-const get = async (path: string) => (await fetch(base + path)).json() as Promise<unknown>;
+const get = (path: string) => story.get(path);
 const post = async (path: string, body: unknown) => {
-  const response = await fetch(base + path, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-  });
-  return {
-    status: response.status,
-    type: response.headers.get('content-type') ?? '',
-    body: (await response.json()) as api.ProblemDocument,
-  };
+  const answer = await story.post(path, body);
+  return { ...answer, body: answer.body as unknown as api.ProblemDocument };
 };
 const topOff = {
   id: 'new-1',
@@ -113,7 +82,7 @@ describe('the API', () => {
 
   it('refuses what is no JSON, and an address that is none', async () => {
     expect((await post('/entries', '{"id":')).status).toBe(422);
-    expect((await fetch(`${base}/nothing`)).status).toBe(404);
+    expect((await fetch(`${story.base}/nothing`)).status).toBe(404);
   });
 
   it('takes an entry once, shows it in the standing, and refuses a machine with a taken name', async () => {

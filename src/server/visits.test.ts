@@ -1,51 +1,24 @@
 /** Visits, photos, instruments and what feeds what, as a client of the API meets them. */
-import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
+import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
-import { dayOf } from '../core/quantity/day';
-import { demoStory } from '../demo/story';
-import { createApp } from './app';
-import { systemClock } from './clock';
-import { exportLogbook, loadLogbook } from './logbooks';
-import { type Services, openServices } from './services';
+import { type ServedStory, serveStory } from '../demo/servedStory';
+import { exportLogbook } from './logbooks';
 
 const TODAY = '2026-11-23';
-let folder: string;
-let services: Services;
-let server: Server;
-let base: string;
+let story: ServedStory;
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'abacus-visits-'));
-  services = await openServices(`file:${join(folder, 'visits.db')}`, systemClock(TODAY));
-  await loadLogbook(services.store, services.judging, demoStory(dayOf(TODAY)));
-  server = createApp(services, null).listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
+  story = await serveStory(TODAY);
 }, 60_000);
+afterAll(() => story.close());
 
-afterAll(() => {
-  server.close();
-  services.close();
-  rmSync(folder, { recursive: true });
-});
-
-const get = async (path: string) => (await fetch(base + path)).json() as Promise<unknown>;
-const post = async (path: string, body: unknown) => {
-  const response = await fetch(base + path, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-  return { status: response.status, body: (await response.json()) as Record<string, unknown> };
-};
+const get = (path: string) => story.get(path);
+const post = (path: string, body: unknown) => story.post(path, body);
 const sendPhoto = async (bytes: Buffer) => {
-  const response = await fetch(`${base}/photos`, {
+  const response = await fetch(`${story.base}/photos`, {
     method: 'POST',
     headers: { 'content-type': 'image/jpeg' },
     body: new Uint8Array(bytes),
@@ -82,7 +55,7 @@ describe('photos', () => {
     expect(status).toBe(201);
     const stored = api.storedPhoto.parse(body);
     expect([stored.width, stored.height]).toEqual([20, 40]);
-    const answer = await fetch(`${base}/photos/${stored.file}`);
+    const answer = await fetch(`${story.base}/photos/${stored.file}`);
     expect(answer.headers.get('cache-control')).toContain('immutable');
     const kept = sharp(Buffer.from(await answer.arrayBuffer()));
     expect((await kept.metadata()).orientation).toBeUndefined();
@@ -98,10 +71,10 @@ describe('photos', () => {
       .jpeg()
       .toBuffer();
     const first = api.storedPhoto.parse((await sendPhoto(large)).body);
-    const count = readdirSync(join(folder, 'attachments')).length;
+    const count = readdirSync(join(story.folder, 'attachments')).length;
     expect([first.width, first.height]).toEqual([1600, 400]);
     expect((await sendPhoto(large)).body).toEqual(first);
-    expect(readdirSync(join(folder, 'attachments'))).toHaveLength(count);
+    expect(readdirSync(join(story.folder, 'attachments'))).toHaveLength(count);
   });
 
   it.each([
@@ -109,14 +82,14 @@ describe('photos', () => {
     ['nothing', Buffer.alloc(0), 'is missing'],
     ['half a picture', null, 'is no picture'],
   ])('%s is refused, and nothing is written', async (_, bytes, words) => {
-    const before = existsSync(join(folder, 'attachments'))
-      ? readdirSync(join(folder, 'attachments')).length
+    const before = existsSync(join(story.folder, 'attachments'))
+      ? readdirSync(join(story.folder, 'attachments')).length
       : 0;
     const whole = await pictured();
     const { status, body } = await sendPhoto(bytes ?? whole.subarray(0, whole.length >> 1));
     expect(status).toBe(422);
     expect(JSON.stringify(body['errors'])).toContain(words);
-    expect(readdirSync(join(folder, 'attachments'))).toHaveLength(before);
+    expect(readdirSync(join(story.folder, 'attachments'))).toHaveLength(before);
   });
 
   it('a huge file, and more pixels than any camera makes, are refused clearly', async () => {
@@ -134,8 +107,8 @@ describe('photos', () => {
   });
 
   it('no name leads out of the folder', async () => {
-    expect((await fetch(`${base}/photos/..%2Fvisits.db`)).status).toBe(404);
-    expect((await fetch(`${base}/photos/${'0'.repeat(64)}.jpg`)).status).toBe(404);
+    expect((await fetch(`${story.base}/photos/..%2Fvisits.db`)).status).toBe(404);
+    expect((await fetch(`${story.base}/photos/${'0'.repeat(64)}.jpg`)).status).toBe(404);
   });
 });
 
@@ -212,7 +185,7 @@ it('keeps instruments, changes them in place, and exports them beside the format
   await post('/instruments', { ...gauge, offset: 0 });
   expect(api.instrumentsAnswer.parse(await get('/instruments'))).toEqual([{ ...gauge, offset: 0 }]);
   expect((await post('/instruments', { ...gauge, dimension: 'mood' })).status).toBe(422);
-  const exported = JSON.parse(JSON.stringify(await exportLogbook(services.store))) as {
+  const exported = JSON.parse(JSON.stringify(await exportLogbook(story.services.store))) as {
     'x-instruments': unknown;
   };
   expect(exported['x-instruments']).toEqual([{ ...gauge, offset: 0 }]);

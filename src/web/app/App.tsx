@@ -1,5 +1,5 @@
 /** Routes and what they all stand in. */
-import { Suspense, lazy } from 'react';
+import { type ReactNode, Suspense, lazy } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
@@ -17,6 +17,10 @@ import { WriterProvider } from './writer';
 
 const VisitPage = lazy(() => import('../visit/VisitPage'));
 const BenchRoute = lazy(() => import('../bench/BenchRoute'));
+/** A place that is fetched when it is first opened. */
+const Later = ({ children }: { children: ReactNode }) => (
+  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>{children}</Suspense>
+);
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 
 export function App() {
@@ -37,18 +41,18 @@ export function App() {
               <Route
                 path="visits/:visitId/:machineId/:step?"
                 element={
-                  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+                  <Later>
                     <VisitPage />
-                  </Suspense>
+                  </Later>
                 }
               />
               <Route path="rules" element={<RulesPage />} />
               <Route
                 path="bench/*"
                 element={
-                  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+                  <Later>
                     <BenchRoute />
-                  </Suspense>
+                  </Later>
                 }
               />
               <Route path="*" element={<NotFound />} />

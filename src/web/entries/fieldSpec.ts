@@ -57,6 +57,8 @@ export const choices = <Value extends string>(
   words: Record<Value, string>,
 ): Choice[] => values.map((value) => ({ value, words: words[value] }));
 
+export const YES_NO = choices(['yes', 'no'] as const, { yes: 'yes', no: 'no' });
+
 export const packField: FieldSpec = {
   key: 'pack',
   type: 'pack',

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
+import type { Appliance } from '../../core/logbook/tables';
 import { type Feeds, feeds, tagOf } from '../../core/visit/feeds';
 import { useChangeFeeds, useMachines } from '../data/queries';
 import { Button } from '../parts/Button';
@@ -37,6 +38,17 @@ export function FeedsOf({ view }: { view: MachineView }) {
   );
 }
 
+const MachineLinks = ({ machines }: { machines: readonly Appliance[] }) =>
+  machines.map((each) => (
+    <Link
+      key={each.id}
+      to={`/machines/${encodeURIComponent(each.id)}`}
+      className="mr-2 text-green underline underline-offset-4"
+    >
+      {each.name}
+    </Link>
+  ));
+
 function Fed({ fed: { tag, spaces, circuits }, name }: { fed: Feeds; name: string }) {
   return (
     <>
@@ -53,16 +65,7 @@ function Fed({ fed: { tag, spaces, circuits }, name }: { fed: Feeds; name: strin
             {alsoCooledBy.length > 0 && (
               <>
                 {' '}
-                <span className="text-soft">also cooled by</span>{' '}
-                {alsoCooledBy.map((each) => (
-                  <Link
-                    key={each.id}
-                    to={`/machines/${encodeURIComponent(each.id)}`}
-                    className="mr-2 text-green underline underline-offset-4"
-                  >
-                    {each.name}
-                  </Link>
-                ))}
+                <span className="text-soft">also cooled by</span> <MachineLinks machines={alsoCooledBy} />
               </>
             )}
           </li>
@@ -73,16 +76,7 @@ function Fed({ fed: { tag, spaces, circuits }, name }: { fed: Feeds; name: strin
       )}
       {circuits.length > 0 && (
         <p>
-          Other circuits of this machine, each an appliance of its own:{' '}
-          {circuits.map((each) => (
-            <Link
-              key={each.id}
-              to={`/machines/${encodeURIComponent(each.id)}`}
-              className="mr-2 text-green underline underline-offset-4"
-            >
-              {each.name}
-            </Link>
-          ))}
+          Other circuits of this machine, each an appliance of its own: <MachineLinks machines={circuits} />
         </p>
       )}
     </>

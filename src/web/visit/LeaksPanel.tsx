@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { GRADES, carrying } from '../../core/visit/notes';
 import { type LeakStory } from '../../core/visit/leakStory';
+import { YES_NO } from '../entries/fieldSpec';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
@@ -136,10 +137,7 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
         label: 'The owner was told of it',
         type: 'choice',
         stated: true,
-        choices: [
-          { value: 'yes', words: 'yes' },
-          { value: 'no', words: 'no' },
-        ],
+        choices: YES_NO,
       },
     ],
     fixed: { tool: 'withdrawal', leakId: leak.id, place: leak.place },

@@ -34,7 +34,7 @@ export function ServiceRecord() {
       className="border border-line bg-card px-4 py-4 sm:px-6 print:border-0"
     >
       <Heading />
-      <div className="grid gap-x-8 sm:grid-cols-2">
+      <div className="gap-x-8 sm:columns-2">
         <Block title="Found">
           <Lines of={['arrive', 'read', 'judge', 'raise']} />
         </Block>
@@ -52,8 +52,8 @@ export function ServiceRecord() {
         </Block>
         <LeftBehind />
         <DueNow />
-        <Photos />
       </div>
+      <Photos />
       <Signature />
     </article>
   );
@@ -297,7 +297,7 @@ function Photos() {
   const groups = pairsOf(photosOf(record.entries));
   if (groups.length === 0) return null;
   return (
-    <div className="sm:col-span-2">
+    <div>
       <Block title="Photos">
         <ul className="grid gap-3 sm:grid-cols-2">
           {groups.map((group) => (

@@ -2,7 +2,7 @@
 import { READINGS, READING_NAMES, type Reading } from '../../core/judge/readings';
 import type { EntryKind } from '../../core/logbook/entry';
 import { CHOICES, NOTES, type NoteTool, RAISED, WAYS } from '../../core/visit/notes';
-import { type FieldSpec, type FormSpec, choices } from '../entries/fieldSpec';
+import { type FieldSpec, type FormSpec, YES_NO, choices } from '../entries/fieldSpec';
 import { READING_WORDS, VALUE_WORDS } from '../words/judge';
 import { CHOICE_WORDS, TEST_GAS_WORDS, TEST_METHOD_WORDS, WAY_WORDS } from '../words/leaks';
 
@@ -11,7 +11,6 @@ export interface NoteForm extends FormSpec {
   tool: NoteTool;
 }
 
-const yesNo = { yes: 'yes', no: 'no' };
 const hinted = (hint?: string) => (hint === undefined ? {} : { hint });
 
 const text = (key: string, label: string, hint?: string): FieldSpec => ({
@@ -47,7 +46,13 @@ const oneOf = (key: string, label: string, words: Record<string, string>, stated
   stated,
   choices: choices(Object.keys(words), words),
 });
-const ask = (key: string, label: string): FieldSpec => oneOf(key, label, yesNo);
+const ask = (key: string, label: string): FieldSpec => ({
+  key,
+  label,
+  type: 'choice',
+  stated: true,
+  choices: YES_NO,
+});
 
 const noteForm = (
   tool: NoteTool,

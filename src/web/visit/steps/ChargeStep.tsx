@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { hoseContent } from '../../../core/bench/charge/hoses';
 import { weighedIn } from '../../../core/bench/charge/weighed';
 import { parseMeasure } from '../../../core/quantity/measure';
-import { grams, massText } from '../../../core/quantity/mass';
+import { type MassUnit, grams, massText } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
@@ -177,6 +177,18 @@ function vapourAt(table: Parameters<typeof vapourDensity>[0], pressure: number) 
   return at.ok ? vapourDensity(table, at.value) : at;
 }
 
+/** No scale of the trade reads finer. */
+const LEAST_SHOWN_KG = 5e-4;
+const POUND_KG = 0.45359237;
+
+/** The weight as the form would have it typed, in the unit of the site. */
+const takenText = (kilograms: number, unit: MassUnit): string =>
+  unit === 'lb'
+    ? `${String(Number((kilograms / POUND_KG).toFixed(3)))} lb`
+    : unit === 'kg'
+      ? `${String(Number(kilograms.toFixed(3)))} kg`
+      : `${String(Number((kilograms * 1000).toFixed(1)))} g`;
+
 function Weigh({
   weighing,
   onTake,
@@ -262,11 +274,13 @@ function Weigh({
         </div>
         <div>
           <p className="text-soft">stays in the hoses</p>
-          <p className="text-2xl font-bold">{kept === null ? '–' : show('mass', kept)}</p>
+          <p className="text-2xl font-bold">
+            {kept === null ? '–' : kept > 0 && kept < LEAST_SHOWN_KG ? 'under 0.5 g' : show('mass', kept)}
+          </p>
         </div>
         <Button
           disabled={inside === null}
-          onClick={() => inside !== null && onTake(`${String(Number((inside * 1000).toFixed(1)))} g`)}
+          onClick={() => inside !== null && onTake(takenText(inside, place.mass))}
         >
           Take this weight
         </Button>

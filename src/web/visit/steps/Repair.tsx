@@ -2,7 +2,7 @@
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
 import { carrying } from '../../../core/visit/notes';
 import { FORMS } from '../../entries/specs';
-import { type FieldSpec, choices } from '../../entries/fieldSpec';
+import { type FieldSpec, YES_NO, choices } from '../../entries/fieldSpec';
 import { draftOf } from '../../entries/statedDraft';
 import { nextLeakId } from '../../entries/formValues';
 import { Section } from '../../parts/Page';
@@ -33,10 +33,7 @@ const REPAIR = {
       label: 'Nitrogen flowing through the pipe',
       type: 'choice',
       stated: true,
-      choices: [
-        { value: 'yes', words: 'yes' },
-        { value: 'no', words: 'no' },
-      ],
+      choices: YES_NO,
     },
     {
       key: 'x-renewed',

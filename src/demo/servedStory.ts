@@ -1,0 +1,57 @@
+/** The demo story behind the API on a free port, with its files in a folder of its own: for tests that ask as a client does. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { dayOf } from '../core/quantity/day';
+import { createApp } from '../server/app';
+import { systemClock } from '../server/clock';
+import { loadLogbook } from '../server/logbooks';
+import { type Services, openServices } from '../server/services';
+import { demoStory } from './story';
+
+export interface ServedStory {
+  folder: string;
+  services: Services;
+  /** address of the API */
+  base: string;
+  get: (path: string) => Promise<unknown>;
+  post: (
+    path: string,
+    body: unknown,
+  ) => Promise<{ status: number; type: string; body: Record<string, unknown> }>;
+  close: () => void;
+}
+
+export async function serveStory(today: string): Promise<ServedStory> {
+  const folder = mkdtempSync(join(tmpdir(), 'abacus-served-'));
+  const services = await openServices(`file:${join(folder, 'story.db')}`, systemClock(today));
+  await loadLogbook(services.store, services.judging, demoStory(dayOf(today)));
+  const server = createApp(services, null).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  const base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
+  return {
+    folder,
+    services,
+    base,
+    get: async (path) => (await fetch(base + path)).json() as Promise<unknown>,
+    post: async (path, body) => {
+      const response = await fetch(base + path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        // A text goes as it is: clients send broken JSON too.
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+      });
+      return {
+        status: response.status,
+        type: response.headers.get('content-type') ?? '',
+        body: (await response.json()) as Record<string, unknown>,
+      };
+    },
+    close: () => {
+      server.close();
+      services.close();
+      rmSync(folder, { recursive: true });
+    },
+  };
+}
