@@ -5,12 +5,14 @@ import { benchRise, confusionTable } from './evacuation';
 import { benchFold } from './fold';
 import { benchForecast } from './forecast';
 import type { Comparison } from './measure';
+import { benchVisits } from './visits';
 
 const rows: Comparison[] = [
   ...(await benchFold()),
   ...(await benchAppend()),
   ...(await benchRise()),
   ...(await benchForecast()),
+  ...(await benchVisits()),
 ];
 console.log(
   `Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`,

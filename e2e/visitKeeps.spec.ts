@@ -129,6 +129,7 @@ test('a verdict is withdrawn, says so on the paper, and can be taken back', asyn
   await choose(sheet(page), 'The owner was told of it', 'yes');
   await sheet(page).getByRole('button', { name: 'Withdraw it' }).click();
   await expect(leaks).toContainText('verdict withdrawn');
+  await expect(page.getByRole('button', { name: /^Drier, unit, false hit/ })).toBeVisible();
   await goTo(page, 'Hand over');
   const paper = page.getByRole('article', { name: 'Service record' });
   await expect(paper).toContainText('Withdrawn: leak k1');

@@ -148,8 +148,22 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     const repairs = told.filter((each) => each.kind === 'leakRepaired');
     const killing = (target: Entry | undefined, by: Entry): Entry =>
       target ? carrying(by, { supersedes: target.id, correctionReason: why }) : by;
+    // On the map it is a false hit then.
+    const spot =
+      leak.part === null
+        ? null
+        : draft('search', {
+            tool: 'spot',
+            part: leak.part,
+            words: leak.place,
+            mark: 'false',
+            cause: 'other',
+            why,
+            leakId: leak.id,
+          });
     return [
       killing(first, entry),
+      ...(spot ? [spot] : []),
       ...rest.flatMap((target) => draft('void', { supersedes: target.id, correctionReason: why }) ?? []),
       ...repairs.flatMap((target) => {
         const kept = draft('partFitted', {

@@ -19,7 +19,7 @@ export function SchoolPicks() {
 }
 
 function SchoolPick({ question }: { question: SchoolQuestion }) {
-  const { record, draft, write } = useVisit();
+  const { record, step, draft, write } = useVisit();
   const used = schoolUsed(record.entries, question);
   const schools: readonly School[] = SCHOOL_QUESTIONS[question].schools;
   const [picked, setPicked] = useState<string | null>(null);
@@ -31,7 +31,13 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
   const keep = async () => {
     setTried(true);
     if (needsWhy && why.trim() === '') return;
-    const entry = draft('readings', { tool: 'school', question, school: chosen, why: why.trim() || null });
+    const entry = draft('readings', {
+      tool: 'school',
+      step,
+      question,
+      school: chosen,
+      why: why.trim() || null,
+    });
     if (entry && (await write([entry], `${title}: ${SCHOOL_WORDS[chosen as School]}.`))) {
       setPicked(null);
       setTried(false);

@@ -50,6 +50,7 @@ export function ServiceRecord() {
         <Block title="How it runs">
           <Lines of={['prove']} without={['verificationTest']} />
         </Block>
+        <Schools />
         <LeftBehind />
         <DueNow />
       </div>
@@ -119,15 +120,23 @@ function Heading() {
   );
 }
 
-function Lines({ of, without = [] }: { of: readonly Step[]; without?: readonly string[] }) {
+function Lines({
+  of,
+  without = [],
+  empty = NOT_RECORDED,
+}: {
+  of: readonly Step[];
+  without?: readonly string[];
+  empty?: string | null;
+}) {
   const { record, view, partNames } = useVisit();
   const shown = bySteps(record.entries)
     .filter(({ step }) => of.includes(step))
     .flatMap(({ entries }) => entries)
-    .filter((entry) => !without.includes(entry.kind) && toolOf(entry) !== 'school' && entry.kind !== 'photo')
+    .filter((entry) => !without.includes(entry.kind) && entry.kind !== 'photo' && toolOf(entry) !== 'school')
     .map((entry) => ({ id: entry.id, words: noteWords(entry, view.system, partNames), note: entry.note }))
     .filter((each) => each.words !== '' || each.note);
-  if (shown.length === 0) return <p className="text-soft">{NOT_RECORDED}</p>;
+  if (shown.length === 0) return empty === null ? null : <p className="text-soft">{empty}</p>;
   return (
     <ul>
       {shown.map((each) => (
@@ -189,6 +198,7 @@ function GasBlock() {
       <GasLine words="Added" sum={added} />
       <GasLine words="Recovered" sum={recovered} />
       <p>Estimated release: {released === null ? NOT_RECORDED : massText(released, view.system)}</p>
+      <Lines of={['charge']} without={['refrigerantAdded']} empty={null} />
     </Block>
   );
 }
@@ -241,13 +251,24 @@ function TestsTold() {
   );
 }
 
+/** Where this visit did it otherwise than we do, and why. */
+function Schools() {
+  const { record } = useVisit();
+  const named = notesOf(record.entries, 'school');
+  if (named.length === 0) return null;
+  return (
+    <Block title="Schools used">
+      {named.map(({ entry }) => (
+        <p key={entry.id}>{noteWords(entry, 'pounds')}</p>
+      ))}
+    </Block>
+  );
+}
+
 function LeftBehind() {
   const { record, view, partNames } = useVisit();
   const shut = shutValves(view.standing.history.entries);
-  const left = record.entries.filter(
-    ({ entry }) =>
-      ['leaveRight', 'charge', 'hold', 'evacuate'].includes(stepOf(entry)) && toolOf(entry) === 'checklist',
-  );
+  const left = record.entries.filter(({ entry }) => toolOf(entry) === 'checklist');
   const notes = record.entries.filter(({ entry }) => entry.kind === 'handover' && !isNoteTool(toolOf(entry)));
   return (
     <Block title="Left as">
