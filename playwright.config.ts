@@ -9,7 +9,8 @@ export default defineConfig({
   // A shared machine can be ten times slower for a minute; a test that hangs still ends.
   timeout: 150_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  // Tests meet in one server but each has its own site: two files run side by side on two cores.
+  workers: 2,
   use: {
     baseURL: `http://127.0.0.1:${String(PORT)}`,
     actionTimeout: 15_000,

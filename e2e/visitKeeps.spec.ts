@@ -118,6 +118,7 @@ test('photos: an arrow and a circle as data, before and after, and what is no pi
 });
 
 test('a verdict is withdrawn, says so on the paper, and can be taken back', async ({ page }, info) => {
+  test.skip(info.project.name === 'phone', 'the same forms; their width is tried at every step above');
   await machine(page, info.project.name, 'Withdraws');
   await beginVisit(page);
   await goTo(page, 'Search');
@@ -139,6 +140,7 @@ test('a verdict is withdrawn, says so on the paper, and can be taken back', asyn
 });
 
 test('an instrument puts its offset in, and says when its check is overdue', async ({ page }, info) => {
+  test.skip(info.project.name === 'phone', 'the same forms; their width is tried at every step above');
   await machine(page, info.project.name, 'Instruments');
   await beginVisit(page);
   await goTo(page, 'Read');
