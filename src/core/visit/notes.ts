@@ -176,6 +176,8 @@ export const NOTES = {
     pair: maybe(z.enum(['before', 'after'])),
     of: maybe(z.string()),
     leakId: maybe(z.string()),
+    /** id of the entry that first named the oil stain it shows */
+    stain: maybe(z.string()),
     marks: maybe(
       z.array(
         z.object({

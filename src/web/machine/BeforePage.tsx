@@ -19,6 +19,8 @@ import { rodOf } from '../../core/rules/summary';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { statedWords } from '../words/stated';
 import { BottleList } from './BottleList';
+import { Picture } from '../visit/photos/Picture';
+import { photosOf } from '../visit/photos/photos';
 import { type MachineView, useMachineView } from './machineView';
 
 export function BeforePage() {
@@ -86,6 +88,7 @@ export function BeforeDigest({ view }: { view: MachineView }) {
 function Stains({ view }: { view: MachineView }) {
   const stains = stainsOf(view.standing.history.entries);
   if (stains.length === 0) return null;
+  const photos = photosOf(view.standing.history.entries);
   return (
     <Section title="Oil stains on record">
       <ul>
@@ -103,6 +106,13 @@ function Stains({ view }: { view: MachineView }) {
               )}
               {valueOf(stain.result) === 'stayedClean' && ' · stayed clean'}
             </span>
+            {photos
+              .filter(({ note }) => note.stain === stain.id)
+              .map(({ entry, note }) => (
+                <span key={entry.id} className="block max-w-60">
+                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? stain.place} />
+                </span>
+              ))}
           </li>
         ))}
       </ul>

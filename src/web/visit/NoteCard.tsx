@@ -27,7 +27,7 @@ interface Props {
 }
 
 export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, onSaved, main }: Props) {
-  const { visitId, view, place, day, write, writing, error } = useVisit();
+  const { visitId, view, place, day, draft: entryOf, write, writing, error } = useVisit();
   const { person } = useWriter();
   const { machine, standing } = view;
   const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
@@ -37,7 +37,6 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
   const [failed, setFailed] = useState(false);
   // The same id and instant however often it is sent: a lost answer must not make two entries.
   const stamp = useRef<{ id: string; at: string } | null>(null);
-  const { draft: entryOf } = useVisit();
   const frame = {
     id: 'unsent',
     kind: spec.kind,

@@ -53,6 +53,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} spot ${part.id}`, () => FRESH);
   const { mark, grade, cause, method, why, reachable, place, size } = typed;
   const change = (next: Partial<typeof FRESH>) => set({ ...typed, ...next });
+  const [failed, setFailed] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const confirming = mark === 'confirmed';
   const grades = confirming ? CONFIRMING : GRADES.filter((each) => !CONFIRMING.includes(each));
@@ -99,10 +100,12 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
             'x-part': part.id,
           });
     const entries = [leak, spot].filter((each): each is Entry => each !== null);
-    if (entries.length > 0 && (await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) {
-      forget();
-      onClose();
-    }
+    if (entries.length === 0) return;
+    const taken = await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`);
+    setFailed(!taken);
+    if (!taken) return;
+    forget();
+    onClose();
   };
 
   return (
@@ -117,7 +120,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
               {problem}
             </p>
           )}
-          <ApiError error={error} />
+          <ApiError error={failed ? error : null} />
           <Button weight="main" className="w-full" disabled={writing} onClick={() => void save()}>
             {confirming ? 'Write the leak down' : 'Mark it'}
           </Button>

@@ -2,6 +2,7 @@
 import { useRef, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { carrying, readNote } from '../../../core/visit/notes';
+import { stainsOf } from '../../../core/visit/stains';
 import type { Noted } from '../../../core/visit/visitRecord';
 import { WriterField } from '../../gas/WriterField';
 import { ApiError } from '../../parts/ApiError';
@@ -28,6 +29,7 @@ export function PhotoForm({
 }) {
   const { view, draft, write, writing, error, step } = useVisit();
   const leaks = [...view.standing.leaks.byId.values()];
+  const stains = stainsOf(view.standing.history.entries);
   const before = readNote(earlier, 'picture');
   const file = before?.file ?? '';
   const [marks, setMarks] = useState<Marks>(before?.marks ?? []);
@@ -35,7 +37,9 @@ export function PhotoForm({
   const [caption, setCaption] = useState(before?.caption ?? '');
   const [pair, setPair] = useState<string>(before?.pair ?? '');
   const [leakId, setLeakId] = useState(before?.leakId ?? '');
+  const [stain, setStain] = useState(before?.stain ?? '');
   const [of, setOf] = useState(before?.of ?? '');
+  const [failed, setFailed] = useState(false);
   const [drag, setDrag] = useState<Marks[number] | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const others = photos.filter((each) => each.note.pair === 'before' && each.note.file !== file);
@@ -59,6 +63,7 @@ export function PhotoForm({
       attachments: [file],
       caption: caption.trim() || null,
       leakId: leakId || null,
+      stain: stain || null,
       pair: pair || null,
       of: pair === 'after' ? of || null : null,
       marks,
@@ -70,7 +75,9 @@ export function PhotoForm({
       supersedes: earlier.id,
       correctionReason: 'marks or caption changed; the picture is the same',
     });
-    if (await write([written], 'Photo: in the logbook.')) onDone();
+    const taken = await write([written], 'Photo: in the logbook.');
+    setFailed(!taken);
+    if (taken) onDone();
   };
   return (
     <>
@@ -123,6 +130,18 @@ export function PhotoForm({
           ]}
         />
       )}
+      {stains.length > 0 && (
+        <SelectField
+          label="Shows which oil stain"
+          optional
+          value={stain}
+          onChange={(event) => setStain(event.target.value)}
+          choices={[
+            { value: '', words: 'none' },
+            ...stains.map((each) => ({ value: each.id, words: each.place })),
+          ]}
+        />
+      )}
       <Choices
         label="Before or after"
         value={pair}
@@ -148,7 +167,7 @@ export function PhotoForm({
         />
       )}
       <WriterField />
-      <ApiError error={error} />
+      <ApiError error={failed ? error : null} />
       <Button weight="main" className="w-full" disabled={writing} onClick={() => void save()}>
         Keep the photo
       </Button>

@@ -41,6 +41,7 @@ function Sign() {
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
   const { name, role, path, why } = typed;
   const [tried, setTried] = useState(false);
+  const [failed, setFailed] = useState(false);
   const noName = name.trim() === '';
   const noSign = path === '' && why.trim() === '';
   const sign = async () => {
@@ -53,7 +54,10 @@ function Sign() {
       path: path || null,
       notSigned: path === '' ? why.trim() : null,
     });
-    if (entry && (await write([entry], 'Handed over.'))) forget();
+    if (!entry) return;
+    const taken = await write([entry], 'Handed over.');
+    setFailed(!taken);
+    if (taken) forget();
   };
   return (
     <Section title="Sign">
@@ -87,7 +91,7 @@ function Sign() {
         error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
       />
       <WriterField />
-      <ApiError error={error} />
+      <ApiError error={failed ? error : null} />
       <Button
         weight="main"
         className="w-full sm:w-auto"
