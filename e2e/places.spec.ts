@@ -13,7 +13,6 @@ const PAGES = [
   '/bench/saturation',
   '/bench/judge',
   '/visits',
-  '/visits/visit-flower-2/flower-2/read',
   '/visits/visit-flower-2/flower-2/search',
   '/visits/visit-flower-2/flower-2/charge',
   '/visits/visit-flower-2/flower-2/handOver',

@@ -90,6 +90,8 @@ export async function jointTest(
   test: { section: string; gas: string; pressure: string; minutes: string; method: string },
 ): Promise<void> {
   const inside = form(page, 'Test of a section');
+  // The calculator above comes a moment later and moves what is below it.
+  await page.getByLabel('Start pressure', { exact: true }).waitFor();
   if (!(await inside.isVisible())) await page.getByText('Bubbles, detector or ear on a joint').click();
   await inside.getByLabel('Section under test').fill(test.section);
   await inside.getByLabel('Valves open').fill('all of the section');

@@ -163,6 +163,7 @@ test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down'
 });
 
 test('a sealed flammable reach-in whose charge is smaller than the hose', async ({ page }, info) => {
+  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
   const address = await addMachine(page, {
     site: `Visit two ${info.project.name}`,
     name: `Prep table ${info.project.name}`,

@@ -49,7 +49,7 @@ export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
           refrigerant: standing.present.refrigerant.name,
         }}
       >
-        <Suspense fallback={<div aria-busy="true" className="min-h-64" />}>
+        <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
           <Calculator />
         </Suspense>
       </BenchSettingProvider>
