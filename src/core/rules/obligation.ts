@@ -78,3 +78,7 @@ export const byDue = (a: Obligation, b: Obligation): number =>
   text(a.kind, b.kind) ||
   (a.caseOpenedOn ?? -Infinity) - (b.caseOpenedOn ?? -Infinity) ||
   0;
+
+/** Those that still ask for something: neither done nor void on the day. */
+export const openObligations = (obligations: readonly Obligation[], asOf: Day): Obligation[] =>
+  obligations.filter((each) => !['done', 'void'].includes(stateOf(each, asOf)));

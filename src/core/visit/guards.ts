@@ -65,7 +65,7 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
     if (missing.length > 0) guards.push({ code: 'readFirst', missing });
   }
   if (VALVE_STEPS.includes(step)) {
-    const open = shut.filter((each) => each.leftShut === null);
+    const open = unspokenValves(all);
     if (open.length > 0) guards.push({ code: 'valveShut', valves: open });
   }
   const parts = fittedParts(all);

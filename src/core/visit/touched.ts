@@ -44,8 +44,9 @@ export function checklist(entries: readonly DatedEntry[], all: readonly DatedEnt
   const oil =
     notesOf(entries, 'stain').some(({ note }) => note.cleaned !== 'yes') ||
     notesOf(entries, 'spot').some(({ note }) => note.cause === 'spilledOil' || note.grade === 'oilOrFrost');
+  const shut = shutValves(all);
   const valves = [
-    ...shutValves(all).map((each) => each.valve),
+    ...shut.map((each) => each.valve),
     ...notesOf(entries, 'valve').map(({ note }) => note.valve.trim()),
   ];
   const named = new Map(valves.map((valve) => [valve.toLowerCase(), valve]));
@@ -70,7 +71,7 @@ export function checklist(entries: readonly DatedEntry[], all: readonly DatedEnt
   };
   return [
     ...[...named.values()].map((valve) => {
-      const state = shutValves(all).find((each) => each.valve.toLowerCase() === valve.toLowerCase());
+      const state = shut.find((each) => each.valve.toLowerCase() === valve.toLowerCase());
       const reopened = state === undefined ? ('yes' as const) : null;
       const shown = item('valveReopened', valve);
       return {

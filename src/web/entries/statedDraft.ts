@@ -1,8 +1,7 @@
 /** What a form holds of a fact that can also be not done, unknown, or left alone; and what becomes of it in the entry. */
 import type { Measured } from '../../core/visit/stated';
 import { corrected, type Instrument } from '../../core/visit/instrument';
-import { fromSi, parseMeasure } from '../../core/quantity/measure';
-import { unitFact } from '../../core/quantity/units';
+import { parseMeasure } from '../../core/quantity/measure';
 import type { Dimension } from '../../core/quantity/units';
 import { measureRefusalWords } from '../words/bench';
 
@@ -73,9 +72,3 @@ export function readMeasured(
   };
   return { value: measured };
 }
-
-/** A figure as a person would have typed it in a unit. */
-export const bareTyped = (dimension: Dimension, si: number, unit: string, atmosphere: number): string =>
-  String(
-    Number(fromSi(dimension, si, unit, atmosphere).toFixed(Math.max(unitFact(dimension, unit).decimals, 1))),
-  );

@@ -4,7 +4,7 @@ import { Link, useParams } from 'react-router';
 import { dayOf } from '../../core/quantity/day';
 import { grams, massText } from '../../core/quantity/mass';
 import { isFlammable } from '../../core/refrigerant/refrigerant';
-import { stateOf } from '../../core/rules/obligation';
+import { stateOf, openObligations } from '../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../core/visit/beforeDriving';
 import { stainsOf, toLookAgain } from '../../core/visit/stains';
 import { valueOf } from '../../core/visit/stated';
@@ -211,7 +211,7 @@ function Parts({ digest: { temporary, again }, view }: { digest: BeforeDriving; 
 const DUTIES_SHOWN = 6;
 
 function Running({ view: { standing, today, system } }: { view: MachineView }) {
-  const running = standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today)));
+  const running = openObligations(standing.obligations, today);
   return (
     <Section title="What runs by law">
       {running.length === 0 && <Unknown>Nothing is due on this machine.</Unknown>}

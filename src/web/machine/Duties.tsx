@@ -1,5 +1,5 @@
 /** What is due on this machine: why, by which rule, and the form that answers it. */
-import { type Obligation, stateOf } from '../../core/rules/obligation';
+import { type Obligation, stateOf, openObligations } from '../../core/rules/obligation';
 import { ANSWERS, useWriteSheet } from '../entries/useWriteSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
@@ -27,9 +27,7 @@ export function foldedObligations(
 
 export function Duties({ view: { standing, today, machine } }: { view: MachineView }) {
   const write = useWriteSheet();
-  const open = foldedObligations(
-    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
-  );
+  const open = foldedObligations(openObligations(standing.obligations, today));
   return (
     <Section title="Due on this machine">
       {open.length === 0 && <p className="text-soft">Nothing is due.</p>}

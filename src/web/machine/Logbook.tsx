@@ -14,7 +14,7 @@ import { Section } from '../parts/Page';
 import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 import { isNoteTool, toolOf } from '../../core/visit/notes';
-import { partNamesOf } from '../visit/layout';
+import { mapOf, partNamesOf } from '../visit/layout';
 import { noteWords } from '../visit/noteWords';
 import type { MachineView } from './machineView';
 import { VoidSheet } from './VoidSheet';
@@ -31,7 +31,7 @@ export function Logbook({ view }: { view: MachineView }) {
     .map((entry) => ({ entry, day: dayOf(entry.on) }))
     .sort((a, b) => byOrder(b, a))
     .map(({ entry }) => entry);
-  const partNames = useMemo(() => partNamesOf(view), [view]);
+  const partNames = useMemo(() => partNamesOf(mapOf(view)), [view]);
   const loose = looseEntries(view.standing);
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (

@@ -22,7 +22,7 @@ import {
   PACK_WORDS,
 } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { partNamesOf } from '../visit/layout';
+import { mapOf, partNamesOf } from '../visit/layout';
 import { noteWords } from '../visit/noteWords';
 import { gapWords } from '../words/gaps';
 import { stateOf } from '../../core/rules/obligation';
@@ -158,13 +158,14 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
     const certificate = person?.certificates?.[0];
     return `${person?.name ?? id}${certificate ? `, ${certificate.scheme ?? ''} ${certificate.number ?? ''}` : ''}`;
   };
+  const partNames = partNamesOf(mapOf(view));
   return (
     <Section title={title}>
       <Table
         head={['Day', 'What', 'By, certificate', 'Note']}
         rows={entries.map(({ entry }) => [
           entry.on,
-          `${ENTRY_WORDS[entry.kind]} ${noteWords(entry, view.system, partNamesOf(view))}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
+          `${ENTRY_WORDS[entry.kind]} ${noteWords(entry, view.system, partNames)}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
           writer(entry.by),
           [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`]
             .filter(Boolean)

@@ -10,7 +10,7 @@ import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { partNamesOf } from '../visit/layout';
+import { mapOf, partNamesOf } from '../visit/layout';
 import { noteWords } from '../visit/noteWords';
 import type { MachineView } from './machineView';
 
@@ -42,7 +42,7 @@ export function VoidSheet({
       <p className="mb-1 font-semibold">
         {ENTRY_WORDS[entry.kind]}, {dateWords(entry.on)}
       </p>
-      <p className="mb-4">{noteWords(entry, view.system, partNamesOf(view))}</p>
+      <p className="mb-4">{noteWords(entry, view.system, partNamesOf(mapOf(view)))}</p>
       <p className="mb-4 text-soft">
         The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases
         and deadlines are as if it had never been written.

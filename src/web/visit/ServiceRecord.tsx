@@ -1,8 +1,8 @@
 /** The service record of a visit on one page: what the rule sets want on it, and nothing that is only suspected told as found. */
 import type { ReactNode } from 'react';
-import { stateOf } from '../../core/rules/obligation';
+import { openObligations } from '../../core/rules/obligation';
 import { grams, massText } from '../../core/quantity/mass';
-import { VOIDING, weakIn } from '../../core/visit/evidence';
+import { weakIn } from '../../core/visit/evidence';
 import { type GasSum, gasOfVisit } from '../../core/visit/gasOfVisit';
 import { type LeakStory, isFound } from '../../core/visit/leakStory';
 import { isNoteTool, toolOf } from '../../core/visit/notes';
@@ -12,7 +12,7 @@ import { useWriter } from '../app/writer';
 import { foldedObligations } from '../machine/Duties';
 import { FULL_CHARGE_WORDS, METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
 import { dateWords, dayWords, untilWords } from '../words/dates';
-import { LEAK_STATE_WORDS, WEAKNESS_WORDS } from '../words/leaks';
+import { LEAK_STATE_WORDS, weakWords } from '../words/leaks';
 import { percentText } from '../words/rod';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { methodOn } from '../../core/rules/inForce';
@@ -22,7 +22,7 @@ import { noteWords } from './noteWords';
 import { pairsOf, photosOf } from './photos/photos';
 import { Picture } from './photos/Picture';
 import { SIGNATURE_BOX } from './SignaturePad';
-import { useRunning } from './TestsPanel';
+import { isTest, useRunning } from './TestsPanel';
 import { useVisit } from './visitContext';
 
 const NOT_RECORDED = 'not recorded';
@@ -224,25 +224,17 @@ function GasLine({ words, sum }: { words: string; sum: GasSum }) {
 function TestsTold() {
   const { record, view } = useVisit();
   const running = useRunning();
-  const tests = record.entries.filter(({ entry }) =>
-    ['pressureHold', 'verificationTest', 'evacuation'].includes(entry.kind),
-  );
+  const tests = record.entries.filter(isTest);
   return (
     <Block title="Tested">
       {tests.length === 0 && <p className="text-soft">{NOT_RECORDED}</p>}
       <ul>
         {tests.map(({ entry }) => {
-          const weak = weakIn(entry, running);
+          const weak = weakWords(weakIn(entry, running));
           return (
             <li key={entry.id}>
               {noteWords(entry, view.system)}
-              {weak.length > 0 && (
-                <span className="font-semibold">
-                  {' '}
-                  {weak.some((each) => VOIDING.includes(each)) ? 'Proves nothing: ' : 'Weak evidence: '}
-                  {weak.map((each) => WEAKNESS_WORDS[each]).join('; ')}.
-                </span>
-              )}
+              {weak && <span className="font-semibold"> {weak.words}</span>}
             </li>
           );
         })}
@@ -295,9 +287,7 @@ const DUE_SHOWN = 6;
 function DueNow() {
   const { view } = useVisit();
   const { standing, today } = view;
-  const open = foldedObligations(
-    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
-  );
+  const open = foldedObligations(openObligations(standing.obligations, today));
   return (
     <Block title="Due now">
       {open.length === 0 && <p>Nothing is due on this machine.</p>}

@@ -1,10 +1,10 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
 import type { DatedEntry } from '../../core/logbook/order';
-import { type Running, VOIDING, weakIn } from '../../core/visit/evidence';
+import { type Running, weakIn } from '../../core/visit/evidence';
 import { readNumber, readingsSoFar } from '../../core/visit/visitRecord';
 import { Section } from '../parts/Page';
 import { dayWords } from '../words/dates';
-import { WEAKNESS_WORDS } from '../words/leaks';
+import { weakWords } from '../words/leaks';
 import { noteWords } from './noteWords';
 import { useVisit } from './visitContext';
 
@@ -15,7 +15,8 @@ export function useRunning(): Running {
   return { low: readNumber(so, 'suction'), high: readNumber(so, 'head'), atmosphere };
 }
 
-const isTest = ({ entry }: DatedEntry): boolean =>
+/** Holds, joint tests, vacuums and legal tests. */
+export const isTest = ({ entry }: DatedEntry): boolean =>
   entry.kind === 'pressureHold' || entry.kind === 'verificationTest' || entry.kind === 'evacuation';
 
 export function TestsPanel() {
@@ -27,18 +28,16 @@ export function TestsPanel() {
     <Section title="Tested in this visit">
       <ul>
         {tests.map(({ entry, day }) => {
-          const weak = weakIn(entry, running);
-          const nothing = weak.some((each) => VOIDING.includes(each));
+          const weak = weakWords(weakIn(entry, running));
           return (
             <li key={entry.id} className="rule-b py-2">
               <p>
                 <span className="font-semibold">{noteWords(entry, view.system)}</span>{' '}
                 <span className="text-soft">{dayWords(day)}</span>
               </p>
-              {weak.length > 0 && (
-                <p className={nothing ? 'font-semibold text-brick' : 'text-ochre'}>
-                  {nothing ? '▲ Proves nothing: ' : '◐ Weak evidence: '}
-                  {weak.map((each) => WEAKNESS_WORDS[each]).join('; ')}.
+              {weak && (
+                <p className={weak.nothing ? 'font-semibold text-brick' : 'text-ochre'}>
+                  {weak.nothing ? '▲' : '◐'} {weak.words}
                 </p>
               )}
             </li>

@@ -2,6 +2,7 @@
 import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../../core/visit/circuit/layouts';
 import { notesOf } from '../../core/visit/visitRecord';
+import { EVAPORATOR_TD } from '../../core/bench/targets';
 import { partWords } from '../words/circuit';
 import type { MachineView } from '../machine/machineView';
 
@@ -18,6 +19,12 @@ export function mapOf(view: MachineView, layout = layoutOf(view)): CircuitMap {
   return circuitMap(layout, served);
 }
 
-/** What the parts of a machine's map are called, by id. */
-export const partNamesOf = (view: MachineView): ReadonlyMap<string, string> =>
-  new Map(mapOf(view).parts.map((part) => [part.id, partWords(part)]));
+/** What the parts of a map are called, by id. */
+export const partNamesOf = (map: CircuitMap): ReadonlyMap<string, string> =>
+  new Map(map.parts.map((part) => [part.id, partWords(part)]));
+
+/** K between box and coil that is usual for this kind of machine. */
+export const usualDifference = (view: MachineView): number =>
+  ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind)
+    ? EVAPORATOR_TD.reachIn
+    : EVAPORATOR_TD.walkIn;

@@ -82,7 +82,7 @@ export function VisitProvider({
       leaks: leakStories(entries, standing.leaks),
       layout,
       map,
-      partNames: partNamesOf(view),
+      partNames: partNamesOf(map),
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {

@@ -1,6 +1,6 @@
 /** Words of leaks and of what weakens a test. */
 import type { TEST_GASES } from '../../core/logbook/entry';
-import type { Weakness } from '../../core/visit/evidence';
+import { VOIDING, type Weakness } from '../../core/visit/evidence';
 import type { LeakState } from '../../core/visit/leakStory';
 import type { Check } from '../../core/visit/touched';
 import type { DecisionChoice, Grade, WAYS } from '../../core/visit/notes';
@@ -104,3 +104,11 @@ export const TEST_METHOD_WORDS = {
   ultrasonic: 'ultrasonic',
   vacuum: 'vacuum',
 } as const;
+
+/** What weakens a test in one sentence, and whether it then proves nothing at all; null where nothing does. */
+export function weakWords(weak: readonly Weakness[]): { nothing: boolean; words: string } | null {
+  if (weak.length === 0) return null;
+  const nothing = weak.some((each) => VOIDING.includes(each));
+  const why = weak.map((each) => WEAKNESS_WORDS[each]).join('; ');
+  return { nothing, words: `${nothing ? 'Proves nothing' : 'Weak evidence'}: ${why}.` };
+}

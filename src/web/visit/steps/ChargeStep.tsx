@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { hoseContent } from '../../../core/bench/charge/hoses';
 import { weighedIn } from '../../../core/bench/charge/weighed';
-import { parseMeasure } from '../../../core/quantity/measure';
+import { fromSi, parseMeasure } from '../../../core/quantity/measure';
 import { type MassUnit, grams, massText } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
@@ -179,15 +179,12 @@ function vapourAt(table: Parameters<typeof vapourDensity>[0], pressure: number) 
 
 /** No scale of the trade reads finer. */
 const LEAST_SHOWN_KG = 5e-4;
-const POUND_KG = 0.45359237;
 
-/** The weight as the form would have it typed, in the unit of the site. */
-const takenText = (kilograms: number, unit: MassUnit): string =>
-  unit === 'lb'
-    ? `${String(Number((kilograms / POUND_KG).toFixed(3)))} lb`
-    : unit === 'kg'
-      ? `${String(Number(kilograms.toFixed(3)))} kg`
-      : `${String(Number((kilograms * 1000).toFixed(1)))} g`;
+/** The weight as the form would have it typed, in the unit of the site; fine scales read grams where ounces are meant. */
+function takenText(kilograms: number, unit: MassUnit): string {
+  const typed = unit === 'oz' ? 'g' : unit;
+  return `${String(Number(fromSi('mass', kilograms, typed).toFixed(typed === 'g' ? 1 : 3)))} ${typed}`;
+}
 
 function Weigh({
   weighing,

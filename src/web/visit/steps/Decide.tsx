@@ -1,5 +1,5 @@
 /** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
-import { stateOf } from '../../../core/rules/obligation';
+import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
 import { useWriteSheet } from '../../entries/useWriteSheet';
 import { FORMS, type FormKind } from '../../entries/specs';
@@ -65,9 +65,7 @@ export function Decide() {
 function Law() {
   const { view } = useVisit();
   const { standing, today, system } = view;
-  const running = foldedObligations(
-    standing.obligations.filter((each) => !['done', 'void'].includes(stateOf(each, today))),
-  );
+  const running = foldedObligations(openObligations(standing.obligations, today));
   const rod = rodOf(standing);
   return (
     <Section title="What the law leaves open">

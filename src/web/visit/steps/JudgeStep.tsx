@@ -1,5 +1,5 @@
 /** Step 3: what the readings say: ranked causes with reasons for and against, and the reading that tells most next. */
-import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
+import { CONDENSER_SPLIT } from '../../../core/bench/targets';
 import { observe } from '../../../core/judge/observe';
 import { judge } from '../../../core/judge/rank';
 import { type Observed, READING_NAMES } from '../../../core/judge/readings';
@@ -11,6 +11,7 @@ import { Loaded } from '../../parts/Page';
 import { NOTES, carrying } from '../../../core/visit/notes';
 import { type NoteForm, oneReading } from '../noteForms';
 import { NoteCard } from '../NoteCard';
+import { usualDifference } from '../layout';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';
 
@@ -27,7 +28,6 @@ export function JudgeStep() {
   const { view, record, atmosphere } = useVisit();
   const table = useTable(view.standing.present.refrigerant.name);
   const so = readingsSoFar(record.entries);
-  const small = ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind);
   const number = (name: string) => readNumber(so, name);
   return (
     <>
@@ -46,7 +46,7 @@ export function JudgeStep() {
             box: number('box'),
             ambient: number('ambient'),
             standing: number('standing'),
-            difference: small ? EVAPORATOR_TD.reachIn : EVAPORATOR_TD.walkIn,
+            difference: usualDifference(view),
             split: CONDENSER_SPLIT.standard,
             ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
           });

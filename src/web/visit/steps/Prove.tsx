@@ -1,5 +1,5 @@
 /** Step 12: it runs as it should, and the legal tests that the case asks for, first and second. */
-import { stateOf } from '../../../core/rules/obligation';
+import { openObligations, stateOf } from '../../../core/rules/obligation';
 import { conditionsOf } from '../../../core/visit/evidence';
 import { carrying } from '../../../core/visit/notes';
 import { valueOf } from '../../../core/visit/stated';
@@ -53,10 +53,8 @@ export function Prove() {
 function Asked() {
   const { view } = useVisit();
   const { standing, today } = view;
-  const tests = standing.obligations.filter(
-    (each) =>
-      (each.kind === 'initialTest' || each.kind === 'followUpTest') &&
-      !['done', 'void'].includes(stateOf(each, today)),
+  const tests = openObligations(standing.obligations, today).filter(
+    (each) => each.kind === 'initialTest' || each.kind === 'followUpTest',
   );
   return (
     <Section title="What the case asks">

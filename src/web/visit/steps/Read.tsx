@@ -2,7 +2,7 @@
 import { READING_NAMES, type Reading } from '../../../core/judge/readings';
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
-import { CONDENSER_SPLIT, EVAPORATOR_TD, targets } from '../../../core/bench/targets';
+import { CONDENSER_SPLIT, targets } from '../../../core/bench/targets';
 import { useTable } from '../../data/useTable';
 import { Section } from '../../parts/Page';
 import { READING_WORDS, VALUE_WORDS } from '../../words/judge';
@@ -12,6 +12,7 @@ import { InstrumentsPanel } from '../InstrumentsPanel';
 import { NOTE_FORMS } from '../noteForms';
 import { NoteCard } from '../NoteCard';
 import { Tool } from '../Tool';
+import { usualDifference } from '../layout';
 import { useVisit } from '../visitContext';
 
 export function Read() {
@@ -88,11 +89,10 @@ function useTargets(): Record<string, string> {
   const box = readNumber(so, 'box');
   const ambient = readNumber(so, 'ambient');
   if (!table || box === null || ambient === null) return {};
-  const small = ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind);
   const aim = targets({
     table,
     box,
-    difference: small ? EVAPORATOR_TD.reachIn : EVAPORATOR_TD.walkIn,
+    difference: usualDifference(view),
     airMeasured: true,
     ambient,
     split: CONDENSER_SPLIT.standard,

@@ -163,10 +163,8 @@ function Exchange() {
 /** What to write on what was fitted today: a part without its date has no age. */
 function Labels() {
   const { record, view } = useVisit();
-  const fitted = record.entries.filter(
-    ({ entry }) => entry.kind === 'partFitted' && (entry as { changed?: unknown }).changed !== null,
-  );
-  const named = fitted.flatMap(({ entry, day }) => {
+  const named = record.entries.flatMap(({ entry, day }) => {
+    if (entry.kind !== 'partFitted') return [];
     const { part, preventive, changed, tool } = entry as unknown as Record<string, unknown>;
     if (typeof part !== 'string' || preventive === true || (tool === 'drier' && changed !== 'yes')) return [];
     return [{ id: entry.id, part, day }];
