@@ -2,7 +2,7 @@
 import type { z } from 'zod';
 import type { dueAnswer, machinesAnswer } from '../contract/api';
 import type { PackId } from '../core/logbook/fields';
-import { massSystemOf } from '../core/logbook/massSystem';
+import { massSystemOf } from '../core/rules/massSystem';
 import { addDays, dayOf, dayText } from '../core/quantity/day';
 import type { Why } from '../core/rules/obligation';
 import type { Clock } from './clock';

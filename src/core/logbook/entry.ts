@@ -44,6 +44,7 @@ const toolEntry = <Kind extends string>(kind: Kind) =>
 export const FULL_CHARGE_METHODS = ['maker', 'calculated', 'weighed', 'range'] as const;
 export const ADDED_REASONS = ['topOff', 'recharge', 'seasonal', 'commission', 'retrofit'] as const;
 export const RECOVERED_REASONS = ['repair', 'seasonal', 'retrofit', 'retire'] as const;
+export const RECOVERED_INTO = ['cylinder', 'outdoors'] as const;
 export const TEST_GASES = ['nitrogen', 'nitrogenTrace', 'nitrogenHydrogen', 'refrigerant'] as const;
 export const EXTENSION_GROUNDS = ['parts', 'otherRule', 'radiological'] as const;
 
@@ -51,6 +52,8 @@ export type AddedReason = (typeof ADDED_REASONS)[number];
 export type RecoveredReason = (typeof RECOVERED_REASONS)[number];
 export type FullChargeMethod = (typeof FULL_CHARGE_METHODS)[number];
 
+/** A leak's id is made once; people see its label. `part`: id on the circuit map. */
+const leak = { leakId: f.id, label: f.maybe(f.text), part: f.maybe(f.text) };
 const caseBearing = { why: f.maybe(f.text), pack: f.maybe(f.packId) };
 const weighed = {
   mass: f.mass.nullable(),
@@ -66,9 +69,14 @@ export const entrySchema = z.discriminatedUnion('kind', [
     high: f.maybe(f.mass),
   }),
   machineEntry('refrigerantAdded', { ...weighed, reason: z.enum(ADDED_REASONS), leakId: f.maybe(f.text) }),
-  machineEntry('refrigerantRecovered', { ...weighed, reason: z.enum(RECOVERED_REASONS) }),
+  machineEntry('refrigerantRecovered', {
+    ...weighed,
+    reason: z.enum(RECOVERED_REASONS),
+    /** `outdoors`: let out, hydrocarbons only and where the law allows it */
+    into: f.maybe(z.enum(RECOVERED_INTO)),
+  }),
   machineEntry('leakFound', {
-    leakId: f.id,
+    ...leak,
     component: f.maybe(f.text),
     location: f.maybe(f.text),
     methods: f.maybe(f.texts),
@@ -76,10 +84,13 @@ export const entrySchema = z.discriminatedUnion('kind', [
     sizeGuess: f.maybe(f.text),
   }),
   machineEntry('leakRepaired', {
-    leakId: f.id,
+    ...leak,
     how: f.maybe(f.text),
     evacuated: f.maybe(f.flag),
     parts: f.maybe(f.texts),
+    onSuspicion: f.maybe(f.flag),
+    joint: f.maybe(z.union([f.text, z.looseObject({})])),
+    renewed: f.maybe(z.union([f.text, f.texts])),
   }),
   machineEntry('verificationTest', {
     stage: z.enum(['initial', 'followUp']),

@@ -146,3 +146,7 @@ export function foldHistory(
 /** The day on which a machine was installed, if its record says. */
 export const installedOn = (appliance: Appliance): Day | null =>
   appliance.installedOn == null ? null : dayOf(appliance.installedOn);
+
+/** The day from which this logbook answers for a machine, if its record says. */
+export const recordFrom = (appliance: Appliance): Day | null =>
+  appliance.recordFrom == null ? null : dayOf(appliance.recordFrom);

@@ -9,7 +9,16 @@ import { type Entry, entrySchema } from './entry';
 import type { id } from './fields';
 import { row } from './fields';
 import { type Problem, problemsOf } from './problems';
-import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from './tables';
+import {
+  applianceRow,
+  companyRow,
+  cylinderRow,
+  ownerRow,
+  personRow,
+  revisionRow,
+  siteRow,
+  spaceRow,
+} from './tables';
 
 export const FORMAT = 'green-abacus-logbook';
 export const FORMAT_VERSION = 1;
@@ -17,12 +26,16 @@ export const FORMAT_VERSION = 1;
 export const logbookSchema = row({
   format: z.literal(FORMAT),
   version: z.literal(FORMAT_VERSION),
+  company: companyRow.nullish(),
+  owners: z.array(ownerRow).nullish(),
   sites: z.array(siteRow),
   spaces: z.array(spaceRow).nullish(),
   people: z.array(personRow),
   appliances: z.array(applianceRow),
   cylinders: z.array(cylinderRow),
   entries: z.array(entrySchema),
+  /** how the rows came to be what they are */
+  revisions: z.array(revisionRow).nullish(),
 });
 
 export type Logbook = z.infer<typeof logbookSchema>;
@@ -116,6 +129,7 @@ function referenceProblems(logbook: Logbook): Problem[] {
     });
     return seen;
   };
+  idsOf('owners', logbook.owners ?? []);
   const sites = idsOf('sites', logbook.sites);
   const spaces = idsOf('spaces', logbook.spaces ?? []);
   idsOf('people', logbook.people);

@@ -1,14 +1,12 @@
-/** Sums per calendar year, and the chronic leakers: 125 % of the full charge or more within one year. */
+/** Sums per calendar year, and the chronic leakers: a share of the full charge or more within one year. */
 import { civil, firstOfMarch, newYearsDay, dayOf } from '../quantity/day';
 import { roundedQuotient } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { MachineHistory } from '../logbook/history';
+import { CHRONIC_PERCENT } from './definitions';
 import { valueOn } from './figure';
 import { type AdditionRate, PERCENT_SCALE } from './leakRate';
 import type { Obligation } from './obligation';
-
-/** The shipped packs all say 125; the figure of the year is shown even where no pack asks for a report. */
-const CHRONIC_PERCENT = 125;
 
 export interface CalendarYear {
   year: number;
@@ -47,15 +45,25 @@ export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
   }
   return [...byYear].map(([year, additions]) => {
     const millionths = percentOf(additions);
+    const limit = chronicLimit(year, additions);
     return {
       year,
       net: additions.reduce((sum, each) => (sum + each.gasDay.net) as ExactGrams, NO_MASS),
       millionths,
       unknownAdditions: additions.filter((each) => each.gasDay.unknown).length,
-      chronic: millionths !== null && millionths >= CHRONIC_PERCENT * PERCENT_SCALE,
+      chronic: millionths !== null && millionths >= limit * PERCENT_SCALE,
       additions,
     };
   });
+}
+
+/** The lowest figure of the packs that covered in the year; where none has one, that of the definition. */
+function chronicLimit(year: number, additions: readonly AdditionRate[]): number {
+  const day = newYearsDay(year);
+  const figures = additions.flatMap(({ spell }) =>
+    spell.covering.flatMap(({ chronic }) => (chronic ? [valueOn(chronic.percent, day)] : [])),
+  );
+  return figures.length > 0 ? Math.min(...figures) : valueOn(CHRONIC_PERCENT, day);
 }
 
 /** First day on which the year's percent reaches a limit. */
@@ -72,11 +80,11 @@ function reachedOn(year: CalendarYear, percent: number): AdditionRate | null {
 export function chronicReports(history: MachineHistory, years: readonly CalendarYear[]): Obligation[] {
   const obligations: Obligation[] = [];
   for (const year of years) {
-    if (!year.chronic) continue;
     const candidates = new Set(year.additions.flatMap((each) => each.spell.covering));
     for (const pack of candidates) {
       if (!pack.chronic || (pack.from !== null && dayOf(pack.from) > newYearsDay(year.year))) continue;
-      const reached = reachedOn(year, valueOn(pack.chronic.percent, newYearsDay(year.year)));
+      const percent = valueOn(pack.chronic.percent, newYearsDay(year.year));
+      const reached = reachedOn(year, percent);
       if (!reached?.spell.covering.includes(pack)) continue;
       obligations.push({
         pack,
@@ -85,7 +93,7 @@ export function chronicReports(history: MachineHistory, years: readonly Calendar
         doneOn: history.reports.find((report) => report.year === year.year)?.day ?? null,
         ended: false,
         caseOpenedOn: null,
-        why: { rule: 'chronic', reachedOn: reached.gasDay.day, year: year.year },
+        why: { rule: 'chronic', percent, reachedOn: reached.gasDay.day, year: year.year },
         source: pack.chronic.source,
       });
     }

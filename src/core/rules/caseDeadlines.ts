@@ -7,6 +7,7 @@ import type { MachineHistory } from '../logbook/history';
 import { type Case, type ClosedBecause, counted, initialPassedOn, repairedOn, verifiedOn } from './cases';
 import { valueOn } from './figure';
 import { type InForce, spellOn } from './inForce';
+import { type Leak, isOpen } from './leaks';
 import { type Pause, moved } from './mothballing';
 import type { Obligation, Why } from './obligation';
 
@@ -62,24 +63,23 @@ function repairDeadline(each: Case, force: InForce): Dated {
   return longer(wanted, { rule: 'partsExtension', openedOn, deliveredOn, afterDelivery, capDays });
 }
 
-/** Known once the first tests passed; where months count from the repair, once every leak is repaired. */
-function followUpDeadline(each: Case, history: MachineHistory, until: Day): Dated | null {
+/**
+ * The day of one leak's second test: from its first pass, or from normal operation after a repair for which it
+ * was evacuated; where months count, from its repair. Null while that has not happened.
+ */
+function followUpOfLeak(leak: Leak, each: Case, history: MachineHistory, until: Day): Dated | null {
   const { followUp } = each.pack;
   if ('monthsAfterRepair' in followUp) {
-    const repaired = repairedOn(each);
-    if (repaired === null) return null;
+    const { repairedOn } = leak;
+    if (repairedOn === null) return null;
     const months = valueOn(followUp.monthsAfterRepair, each.openedOn);
-    return {
-      due: addMonths(repaired, months),
-      start: repaired,
-      why: { rule: 'followUpMonths', repairedOn: repaired, months },
-    };
+    const why: Why = { rule: 'followUpMonths', repairedOn, months };
+    return { due: addMonths(repairedOn, months), start: repairedOn, why };
   }
-  const passed = initialPassedOn(each);
+  const passed = leak.firstPassOn;
   if (passed === null) return null;
-  const evacuated = counted(each).some((leak) => leak.evacuated);
-  const upTo = verifiedOn(each) ?? until;
-  const running = evacuated
+  const upTo = leak.verifiedOn ?? until;
+  const running = leak.evacuated
     ? history.normalOperations.find((day) => day >= passed && day <= upTo)
     : undefined;
   const start = running ?? passed;
@@ -89,6 +89,23 @@ function followUpDeadline(each: Case, history: MachineHistory, until: Day): Date
     start,
     why: { rule: 'followUpDays', start, days, fromNormalOperation: running !== undefined },
   };
+}
+
+/**
+ * Each leak has days of its own; the case shows the earliest of those that wait for their second test, and once
+ * every leak is verified the latest of all. Otherwise no day is known.
+ */
+function followUpDeadline(each: Case, history: MachineHistory, until: Day): Dated | null {
+  const leaks = counted(each);
+  const datesOf = (some: readonly Leak[]) =>
+    some.flatMap((leak) => followUpOfLeak(leak, each, history, until) ?? []);
+  const waiting = datesOf(leaks.filter(isOpen));
+  if (waiting.length > 0) return waiting.reduce((first, next) => (next.due < first.due ? next : first));
+  if (leaks.some(isOpen)) return null;
+  return datesOf(leaks).reduce<Dated | null>(
+    (last, next) => (last === null || next.due > last.due ? next : last),
+    null,
+  );
 }
 
 /** The plan's due day, and whether the present state asks for one or made it void. */

@@ -6,6 +6,7 @@
 import { type Day, addMonths } from '../quantity/day';
 import type { EntryOf } from '../logbook/entry';
 import type { CaseBearing, LeakWork, MachineHistory } from '../logbook/history';
+import { valueOn } from './figure';
 import { type InForce, spellOn } from './inForce';
 import type { AdditionRate } from './leakRate';
 import { type Leak, LeakAccount, applyPass, failWhole } from './leaks';
@@ -32,11 +33,11 @@ export interface Case {
   shutdown: boolean;
   extension: EntryOf<'extension'> | null;
   planFiledOn: Day | null;
-  /** the next addition after verification has decided */
+  /** the next addition after the present v has decided; a v that is taken back is decided anew */
   decided: boolean;
-  /** the next addition exceeded: the repair did not hold */
+  /** the first next addition that exceeded: the repair did not hold, whatever becomes of v later */
   exceededAgainOn: Day | null;
-  /** an addition since verification could not be judged, so nothing may be presumed */
+  /** an addition after the present v could not be judged, so nothing may be presumed */
   undecidable: boolean;
   closedOn: Day | null;
   closedBecause: ClosedBecause | null;
@@ -74,8 +75,6 @@ export function repairedOn(each: Case): Day | null {
     ? null
     : latest(each.leaks.map((leak) => leak.repairedOn));
 }
-
-export const PRESUMED_MONTHS = 12;
 
 interface DayOfEntries {
   day: Day;
@@ -207,10 +206,11 @@ class CaseReading {
   private presumeBefore(day: Day): void {
     const running = this.running;
     if (!running || this.pack.opens !== 'percent') return;
-    if (running.decided || running.undecidable || running.planFiledOn !== null) return;
+    if (running.decided || running.undecidable) return;
+    if (running.planFiledOn !== null || running.exceededAgainOn !== null) return;
     const v = verifiedOn(running);
-    if (v === null) return;
-    const presumedOn = addMonths(v, PRESUMED_MONTHS);
+    if (v === null || this.pack.presumedAfter === null) return;
+    const presumedOn = addMonths(v, valueOn(this.pack.presumedAfter, v));
     if (presumedOn < day) this.close('presumed', presumedOn);
   }
 
@@ -223,12 +223,12 @@ class CaseReading {
       if (exceeds === true && this.mayOpen(day)) this.open(day, addition);
       return;
     }
-    if (running.decided || verifiedOn(running) === null) return;
+    if (running.decided || running.exceededAgainOn !== null || verifiedOn(running) === null) return;
     if (exceeds === null) running.undecidable = true;
     else this.decide(running, addition, exceeds);
   }
 
-  /** The next addition after verification decides alone. */
+  /** The next addition after v decides alone. A leak that is open then moves no date of a case that goes into plan. */
   private decide(running: Case, addition: AdditionRate, exceeds: boolean): void {
     const { day } = addition.gasDay;
     running.decided = true;
@@ -239,7 +239,6 @@ class CaseReading {
       this.open(day, addition);
     } else if (this.pack.plan) {
       running.exceededAgainOn = day;
-      this.join(running);
     } else {
       this.close('exceeded', day);
       this.open(day, addition);
@@ -260,9 +259,12 @@ class CaseReading {
     const running = this.running;
     if (running) {
       this.applyToWholeMachine(running, work);
-      if (this.pack.opens === 'anyLeak' || running.exceededAgainOn !== null || verifiedOn(running) === null)
-        this.join(running);
-      if (verifiedOn(running) === null) running.undecidable = false;
+      const verified = verifiedOn(running) !== null;
+      if (this.pack.opens === 'anyLeak' || !verified) this.join(running);
+      if (!verified) {
+        running.decided = false;
+        running.undecidable = false;
+      }
     } else if (
       this.pack.opens === 'anyLeak' &&
       opened.length > 0 &&

@@ -371,7 +371,7 @@ describe('inspections', () => {
     ]);
   });
 
-  it('28: an HFO in the European Union by kilograms', () => {
+  it('32: an HFO in the European Union by kilograms', () => {
     const due = (kilograms: number) =>
       duties(
         documentOf([inspected('2026-04-02')], '2026-05-01', {
@@ -395,7 +395,7 @@ it('10: a chronic leaker is reported by 1 March', () => {
   expect(duties(document, 'us-hfc', 'chronicReport')).toEqual(['chronicReport 2027-03-01 upcoming']);
 });
 
-describe('28: who is covered', () => {
+describe('32: who is covered', () => {
   const all: Scene['packs'] = ['us-ods', 'us-hfc', 'us-ca', 'eu', 'gb'];
   const covered = (refrigerant: string, pounds: number, hermetic = false) =>
     documentOf([], '2026-11-23', { pounds, packs: all, appliance: { refrigerant, hermetic } }).packs;

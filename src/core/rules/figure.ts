@@ -7,9 +7,25 @@ import { z } from 'zod';
 import { type Day, dayOf } from '../quantity/day';
 import { calendarDate } from '../logbook/fields';
 
-export const FIGURE_UNITS = ['percent', 'days', 'months', 'years', 'lb', 'kg', 'tCO2e', 'GWP'] as const;
+export const FIGURE_UNITS = [
+  'percent',
+  'days',
+  'months',
+  'quarters',
+  'years',
+  'times',
+  'lb',
+  'kg',
+  'tCO2e',
+  'GWP',
+] as const;
 
-export const sourceSchema = z.strictObject({ cite: z.string().min(3), readOn: calendarDate });
+export const sourceSchema = z.strictObject({
+  cite: z.string().min(3),
+  readOn: calendarDate,
+  /** a planning figure of ours where the text names none */
+  ours: z.literal(true).optional(),
+});
 
 export const figureSchema = z
   .strictObject({

@@ -6,6 +6,8 @@
 import { type Day, addMonths } from '../quantity/day';
 import { type ExactGrams, NO_MASS, exactGrams } from '../quantity/mass';
 import type { EntryOf } from '../logbook/entry';
+import { SEASON } from './definitions';
+import { valueOn } from './figure';
 import type { GasEntry } from '../logbook/history';
 
 export interface GasDay {
@@ -24,7 +26,6 @@ export interface OpenBalances {
   seasonal: readonly { day: Day; grams: ExactGrams }[];
 }
 
-const SEASON_MONTHS = 12;
 const minus = (a: ExactGrams, b: ExactGrams): ExactGrams => (a - b) as ExactGrams;
 const plus = (a: ExactGrams, b: ExactGrams): ExactGrams => (a + b) as ExactGrams;
 
@@ -49,7 +50,7 @@ export function foldGas(entries: readonly GasEntry[]): { gasDays: GasDay[]; bala
       }
       case 'seasonal': {
         let left = mass;
-        seasonal = seasonal.filter((taken) => day < addMonths(taken.day, SEASON_MONTHS));
+        seasonal = seasonal.filter((taken) => day < addMonths(taken.day, valueOn(SEASON, taken.day)));
         if (left === null) {
           seasonal = [];
           return null;

@@ -1,38 +1,42 @@
 /** Leak inspections: the series after a verified case, the regular ones that need no case, and those at an addition. */
 import { type Day, addMonths, dayOf } from '../quantity/day';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
-import { type MachineHistory, installedOn } from '../logbook/history';
+import { type MachineHistory, installedOn, recordFrom } from '../logbook/history';
 import { type CaseStanding } from './caseDeadlines';
 import { judgement } from './cases';
-import { valueOn } from './figure';
+import { type Figure, valueOn } from './figure';
 import { type InForce, type Spell, co2e, co2eAtLeast, massFigureOn, spellOn } from './inForce';
 import type { AdditionRate } from './leakRate';
 import type { Obligation } from './obligation';
 import type { Pack } from './pack';
 
-const QUIET_QUARTERS = 4;
-const CHECK_HOLDS_MONTHS = 12;
-
-/** A detector of the whole machine, checked within the 12 months before the due day, stands for an inspection. */
-function checkedDetectorOn(due: Day, history: MachineHistory, force: InForce): boolean {
+/** A detector of the whole machine, checked not longer before the due day than a check holds, stands for an inspection. */
+function checkedDetectorOn(holds: Figure, due: Day, history: MachineHistory, force: InForce): boolean {
   if (spellOn(force, due).detection !== 'whole') return false;
-  return history.detectionChecks.some((check) => check <= due && due <= addMonths(check, CHECK_HOLDS_MONTHS));
+  const months = valueOn(holds, due);
+  return history.detectionChecks.some((check) => check <= due && due <= addMonths(check, months));
 }
 
-function seriesClass(pack: Pack, spell: Spell, v: Day): { everyMonths: number; quarterly: boolean } | null {
+/** How often the series asks, and how many in a row without an exceedance end it. */
+interface SeriesClass {
+  everyMonths: number;
+  quiet: number;
+}
+
+function seriesClass(pack: Pack, spell: Spell, v: Day): SeriesClass | null {
   const rule = pack.seriesInspections;
   if (!rule || spell.fullCharge === null) return null;
   const quarterly =
     rule.quarterlyCategories.includes(spell.category) &&
     spell.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
-  if (quarterly) return { everyMonths: valueOn(rule.quarterlyEvery, v), quarterly };
+  if (quarterly)
+    return { everyMonths: valueOn(rule.quarterlyEvery, v), quiet: valueOn(rule.quietQuarters, v) };
   if (spell.fullCharge < massFigureOn(rule.yearlyFrom, v)) return null;
-  return { everyMonths: valueOn(rule.yearlyEvery, v), quarterly };
+  return { everyMonths: valueOn(rule.yearlyEvery, v), quiet: valueOn(rule.quietYears, v) };
 }
 
-/** Number of the inspection that ends a series: four quiet quarters in a row, or one quiet year. */
-function lastNumber(v: Day, everyMonths: number, quarterly: boolean, exceededOn: readonly Day[]): number {
-  const quiet = quarterly ? QUIET_QUARTERS : 1;
+/** Number of the inspection that ends a series: the first with enough quiet quarters, or years, before it. */
+function lastNumber(v: Day, { everyMonths, quiet }: SeriesClass, exceededOn: readonly Day[]): number {
   for (let number = quiet; ; number += 1) {
     const from = addMonths(v, everyMonths * (number - quiet));
     const to = addMonths(v, everyMonths * number);
@@ -53,7 +57,7 @@ export function seriesInspections(
     if (v === null || !pack.seriesInspections) return [];
     const inspectionClass = seriesClass(pack, spellOn(force, v), v);
     if (!inspectionClass) return [];
-    const { everyMonths, quarterly } = inspectionClass;
+    const { everyMonths } = inspectionClass;
     const laterV =
       cases.slice(index + 1).find((later) => later.followUpPassedOn !== null)?.followUpPassedOn ?? null;
     const exceededOn = rates
@@ -64,11 +68,11 @@ export function seriesInspections(
       [...history.retrofits, ...(history.retiredOn === null ? [] : [history.retiredOn])],
       v,
     );
-    const last = lastNumber(v, everyMonths, quarterly, exceededOn);
+    const last = lastNumber(v, inspectionClass, exceededOn);
     const obligations: Obligation[] = [];
     for (let number = 1; number <= last; number += 1) {
       const due = addMonths(v, everyMonths * number);
-      if (checkedDetectorOn(due, history, force)) continue;
+      if (checkedDetectorOn(pack.seriesInspections.checkedDetectionHolds, due, history, force)) continue;
       const after = addMonths(v, everyMonths * (number - 1));
       const supersededOn = laterV !== null && due > laterV ? laterV : null;
       const voidOn = earliest(endedOn, supersededOn);
@@ -118,7 +122,10 @@ export function regularInterval(pack: Pack, spell: Spell, day: Day): number | nu
   );
   if (!band) return null;
   const fitted = rule.detectionFactor?.fitted.includes(spell.detection) ?? false;
-  return valueOn(band.everyMonths, day) * (fitted ? (rule.detectionFactor?.factor ?? 1) : 1);
+  return (
+    valueOn(band.everyMonths, day) *
+    (fitted && rule.detectionFactor ? valueOn(rule.detectionFactor.factor, day) : 1)
+  );
 }
 
 /** The next regular inspection of each pack that asks for them without a case. */
@@ -132,8 +139,12 @@ export function regularInspections(history: MachineHistory, force: InForce): Obl
     if (!rule || everyMonths === null) return [];
     const clock = regularClock(pack, history);
     if (!clock) return [];
-    const due = addMonths(clock.since, everyMonths);
-    if (rule.checkedDetectionReplaces && checkedDetectorOn(due, history, force)) return [];
+    const begun = recordFrom(history.appliance);
+    const reckoned = addMonths(clock.since, everyMonths);
+    // Before its record began nobody can be late here.
+    const due = begun !== null && reckoned < begun ? begun : reckoned;
+    const holds = rule.checkedDetectionHolds;
+    if (holds && checkedDetectorOn(holds, due, history, force)) return [];
     return [
       {
         pack,
@@ -152,15 +163,22 @@ export function regularInspections(history: MachineHistory, force: InForce): Obl
 function regularClock(
   pack: Pack,
   history: MachineHistory,
-): { since: Day; basis: 'inspection' | 'installed' | 'packFrom' } | null {
+): { since: Day; basis: 'inspection' | 'installed' | 'packFrom' | 'recordFrom' } | null {
   const last = history.inspections.at(-1);
   if (last !== undefined) return { since: last, basis: 'inspection' };
   const installed = installedOn(history.appliance);
-  if (installed === null && pack.alwaysInspections?.needsInstallationDay) return null;
-  const from = pack.from === null ? null : dayOf(pack.from);
-  if (installed !== null && (from === null || installed > from))
-    return { since: installed, basis: 'installed' };
-  return from === null ? null : { since: from, basis: 'packFrom' };
+  const begun = recordFrom(history.appliance);
+  if (installed === null && begun === null && pack.alwaysInspections?.needsBeginning) return null;
+  const candidates = [
+    { since: pack.from === null ? null : dayOf(pack.from), basis: 'packFrom' as const },
+    { since: installed, basis: 'installed' as const },
+    { since: begun, basis: 'recordFrom' as const },
+  ];
+  return candidates.reduce<{ since: Day; basis: (typeof candidates)[number]['basis'] } | null>(
+    (latest, { since, basis }) =>
+      since !== null && (latest === null || since > latest.since) ? { since, basis } : latest,
+    null,
+  );
 }
 
 /** Inspections that a large addition asks for on its own day. */
@@ -170,12 +188,14 @@ export function inspectionsAtAdditions(
   rates: readonly AdditionRate[],
 ): Obligation[] {
   const { retiredOn } = history;
+  const begun = recordFrom(history.appliance);
   if (!force.packs.some((pack) => pack.alwaysInspections?.atAddition)) return [];
   return rates.flatMap(({ gasDay, spell }) =>
     spell.covering.flatMap((pack): Obligation[] => {
       const rule = pack.alwaysInspections?.atAddition;
       if (!rule || gasDay.unknown || spell.fullCharge === null) return [];
       const { day, net } = gasDay;
+      if (begun !== null && day < begun) return [];
       const large =
         net >= massFigureOn(rule.atLeast, day) &&
         net * 100n >= spell.fullCharge * BigInt(valueOn(rule.atLeastShare, day));

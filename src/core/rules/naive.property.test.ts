@@ -122,8 +122,9 @@ const course = fc
     evacuated: fc.boolean(),
     next: fc.constantFrom(null, [40, 1], [200, 1], [60, 40], [150, 65], [366, 65], [364, 65]),
     after: fc.constantFrom('unrelatedLeak', 'unrelatedLeak', 'planFiled', 'planCompleted', null),
+    reopened: fc.option(fc.integer({ min: 1, max: 60 }), { freq: 1, nil: null }),
   })
-  .map(({ start, gaps, dropped, evacuated, next, after }) => {
+  .map(({ start, gaps, dropped, evacuated, next, after, reopened }) => {
     let day = start;
     const at = (
       kind: Record<string, unknown> & { kind: string },
@@ -148,6 +149,26 @@ const course = fc
     if (after === 'planCompleted') steps.push(at({ kind: 'planFiled', plan: 'retire' }, 3));
     if (after)
       steps.push(at({ kind: after, ...(after === 'planFiled' ? { plan: 'retire' } : {}) }, gaps[4] ?? 0));
+    // The repair did not hold after all: v is taken back, the case is verified anew, and gas decides once more.
+    if (reopened !== null) {
+      const test = (stage: string, result: string) => ({
+        kind: 'verificationTest',
+        stage,
+        result,
+        leakIds: ['k1'],
+      });
+      steps.push(
+        at(test('followUp', 'fail'), reopened),
+        at({ kind: 'leakFound', leakId: 'k2' }, gaps[0] ?? 0),
+        at({ kind: 'leakRepaired', leakId: 'k1', evacuated: !evacuated }, gaps[1] ?? 0),
+        at(test('initial', 'pass'), gaps[2] ?? 0),
+        at({ kind: 'normalOperation' }, gaps[3] ?? 0),
+        at({ kind: 'leakRepaired', leakId: 'k2', evacuated }, gaps[4] ?? 0),
+        at({ ...test('initial', 'pass'), leakIds: ['k2'] }, 1),
+        at({ ...test('followUp', 'pass'), leakIds: [] }, gaps[0] ?? 0),
+        at(topOffOf(reopened % 2 === 0 ? 65 : 1), reopened),
+      );
+    }
     return steps;
   });
 
@@ -157,6 +178,7 @@ const scene = fc.record({
   category: fc.constantFrom('commercialRefrigeration', 'industrialProcess', 'comfortCooling'),
   charge: fc.option(fc.constantFrom(55, 100, 250, 600, 1600, 2100), { nil: null, freq: 20 }),
   installedOn: fc.option(fc.constantFrom('2018-05-01', '2024-02-29', '2025-08-31', '2026-01-31')),
+  recordFrom: fc.option(fc.constantFrom('2025-09-15', '2026-06-01', '2026-12-31')),
   hermetic: fc.boolean(),
   automaticDetection: fc.constantFrom('none', 'none', 'part', 'whole'),
   method: fc.constantFrom('annualizing', 'rolling'),
@@ -216,7 +238,7 @@ function logbookOf(s: Scene) {
         : []),
     ],
   };
-  const { refrigerant, category, installedOn, hermetic, automaticDetection } = s;
+  const { refrigerant, category, installedOn, recordFrom, hermetic, automaticDetection } = s;
   const appliance = {
     id: 'a',
     siteId: 's',
@@ -226,6 +248,7 @@ function logbookOf(s: Scene) {
     category,
     refrigerant,
     installedOn,
+    recordFrom,
     hermetic,
     automaticDetection,
   };

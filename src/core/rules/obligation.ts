@@ -35,9 +35,14 @@ export type Why =
   | { rule: 'planAfterOpening'; openedOn: Day; days: number }
   | { rule: 'planDone'; filedOn: Day; months: number }
   | { rule: 'series'; verifiedOn: Day; number: number; everyMonths: number }
-  | { rule: 'always'; since: Day; basis: 'inspection' | 'installed' | 'packFrom'; everyMonths: number }
+  | {
+      rule: 'always';
+      since: Day;
+      basis: 'inspection' | 'installed' | 'packFrom' | 'recordFrom';
+      everyMonths: number;
+    }
   | { rule: 'atAddition'; addedOn: Day }
-  | { rule: 'chronic'; reachedOn: Day; year: number }
+  | { rule: 'chronic'; percent: number; reachedOn: Day; year: number }
   | { rule: 'detectionFixed'; installedOn: Day }
   | { rule: 'detectionAfterInstallation'; installedOn: Day; days: number }
   | { rule: 'detectionCheck'; since: Day; months: number };

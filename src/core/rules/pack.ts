@@ -40,6 +40,8 @@ export const packSchema = z.strictObject({
   /** null: always */
   from: calendarDate.nullable(),
   source: sourceSchema,
+  /** in which units the text weighs, and so do the screens of a site under it */
+  weighs: z.enum(['pounds', 'kilograms']).nullable(),
   /** `percent`: an addition above the threshold opens a case. `anyLeak`: a leak that is found does. */
   opens: z.enum(['percent', 'anyLeak']),
   /** the house rule steps in where no other pack of the site covers */
@@ -56,6 +58,8 @@ export const packSchema = z.strictObject({
     ])
     .nullable(),
   otherExtensions: z.boolean(),
+  /** a verified repair is presumed to hold after so long without an addition; null: never presumed */
+  presumedAfter: figure.nullable(),
   firstTestNeeded: z.boolean(),
   followUp: z.union([z.strictObject({ days: figure }), z.strictObject({ monthsAfterRepair: figure })]),
   seriesInspections: z
@@ -65,6 +69,11 @@ export const packSchema = z.strictObject({
       quarterlyEvery: figure,
       yearlyFrom: figure,
       yearlyEvery: figure,
+      /** the series ends after so many quarters, or years, in a row without an exceedance */
+      quietQuarters: figure,
+      quietYears: figure,
+      /** a detector of the whole machine stands for an inspection so long after its check */
+      checkedDetectionHolds: figure,
       source: sourceSchema,
     })
     .nullable(),
@@ -78,10 +87,12 @@ export const packSchema = z.strictObject({
           bands: z.array(bandSchema).min(1),
         }),
       ),
-      detectionFactor: z.strictObject({ fitted: z.array(z.enum(DETECTIONS)), factor: z.number() }).nullable(),
+      detectionFactor: z.strictObject({ fitted: z.array(z.enum(DETECTIONS)), factor: figure }).nullable(),
       noneUnderWholeDetectionFrom: figure.nullable(),
-      checkedDetectionReplaces: z.boolean(),
-      needsInstallationDay: z.boolean(),
+      /** how long after its check a detector of the whole machine stands for an inspection; null: never */
+      checkedDetectionHolds: figure.nullable(),
+      /** without a day on which the machine or its record began, none is asked */
+      needsBeginning: z.boolean(),
       atAddition: z.strictObject({ atLeast: figure, atLeastShare: figure }).nullable(),
       source: sourceSchema,
     })

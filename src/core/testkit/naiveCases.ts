@@ -30,7 +30,7 @@ interface Case {
   shutdown: boolean;
   extension: Row | null;
   filed: string | null;
-  decided: boolean;
+  decidedFor: string | null;
   again: string | null;
   stuck: boolean;
   closed: string | null;
@@ -126,7 +126,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
           shutdown: false,
           extension: null,
           filed: null,
-          decided: false,
+          decidedFor: null,
           again: null,
           stuck: false,
           closed: null,
@@ -142,10 +142,10 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
           const c = running();
           if (!c) {
             if (exceeds === true && (retired === null || d <= retired)) open(d);
-          } else if (v(c) !== null && !c.decided) {
+          } else if (v(c) !== null && c.decidedFor !== v(c) && c.again === null) {
             if (exceeds === null) c.stuck = true;
             else {
-              c.decided = true;
+              c.decidedFor = v(c);
               if (!exceeds) {
                 if (!c.filed) close('confirmed', d);
               } else if ([...answered.values()].includes(d)) {
@@ -156,7 +156,6 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
                 open(d);
               } else {
                 c.again = d;
-                join(c);
               }
             }
           }
@@ -179,7 +178,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
               else if (e['result'] === 'fail' && c.whole.state === 'tested')
                 Object.assign(c.whole, { state: 'repaired', first: null });
             }
-            if (anyLeak || c.again || v(c) === null) join(c);
+            if (anyLeak || v(c) === null) join(c);
             if (v(c) === null) c.stuck = false;
           } else if (
             anyLeak &&
@@ -215,7 +214,16 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
         if (d === retired) close('retired', d);
         const c = running();
         const verified = c && v(c);
-        if (c && !anyLeak && verified && !c.decided && !c.stuck && !c.filed && months(verified, 12) === d)
+        if (
+          c &&
+          !anyLeak &&
+          verified &&
+          c.decidedFor !== verified &&
+          !c.stuck &&
+          !c.filed &&
+          !c.again &&
+          months(verified, 12) === d
+        )
           close('presumed', d);
       }
       return cases;
@@ -264,18 +272,21 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
       else if (x && x['ground'] !== 'parts' && federal) repairDue = later(window, x['until'] as string);
       repairDue = shifted(repairDue, c.opened, until);
 
-      let followUpDue: string | null = null;
-      if (pack === 'eu' || pack === 'gb') followUpDue = repaired && months(repaired, 1);
-      else if (first) {
-        const evacuated = counted.some((l) => l.evacuated);
-        const start =
-          (evacuated
-            ? of('normalOperation')
-                .map((e) => e.on)
-                .find((d) => d >= first && d <= (v ?? until))
-            : undefined) ?? first;
-        followUpDue = shifted(plus(start, federal ? 10 : pack === 'us-ca' ? 14 : 30), start, until);
-      }
+      const dayOf = (l: Leak): string | null => {
+        if (pack === 'eu' || pack === 'gb') return l.repaired && months(l.repaired, 1);
+        const passed = l.first;
+        if (passed === null) return null;
+        const ran = of('normalOperation').filter((e) => e.on >= passed && e.on <= (l.v ?? until));
+        const start = (l.evacuated ? ran[0]?.on : undefined) ?? passed;
+        return shifted(plus(start, federal ? 10 : pack === 'us-ca' ? 14 : 30), start, until);
+      };
+      const asked = (some: Leak[]) =>
+        some
+          .map(dayOf)
+          .filter((d): d is string => d !== null)
+          .sort();
+      const pending = counted.filter((l) => l.state !== 'verified');
+      const followUpDue = (pending.length > 0 ? asked(pending)[0] : asked(counted).at(-1)) ?? null;
       const over = c.closed !== null || c.filed !== null;
       oblige(pack, 'repair', repairDue, repaired, over, c.opened);
       if (pack !== 'eu' && pack !== 'gb') oblige(pack, 'initialTest', repairDue, first, over, c.opened);
@@ -374,6 +385,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
   const mix = compositions.find((c) => c.name === now.gas)?.composition ?? [];
   const looked = of('leakInspection').filter((e) => e['allAccessibleInspected'] !== false);
   const installed = (appliance['installedOn'] ?? null) as string | null;
+  const begun = (appliance['recordFrom'] ?? null) as string | null;
   const FROM: Record<string, string> = { 'us-ca': '2011-01-01', eu: '2024-03-11', gb: '2021-01-01' };
   for (const pack of retired === null ? covers(T) : []) {
     if (!['us-ca', 'eu', 'gb', 'house'].includes(pack)) continue;
@@ -400,10 +412,10 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
       if (now.detection !== 'none') every *= 2;
     }
     const from = FROM[pack] ?? null;
-    const since =
-      looked.at(-1)?.on ?? (from === null ? installed : installed === null ? from : later(installed, from));
-    if (since === null) continue;
-    const due = months(since, every);
+    if (pack === 'house' && looked.length === 0 && installed === null && begun === null) continue;
+    const since = looked.at(-1)?.on ?? [from, installed, begun].map((d) => d ?? '').sort()[2];
+    if (!since) continue;
+    const due = later(months(since, every), begun ?? '');
     if (
       pack === 'us-ca' &&
       record(due).detection === 'whole' &&
@@ -413,7 +425,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
     oblige(pack, 'inspection', due, null, false, null);
   }
   for (const a of additions) {
-    if (a.unknown || !a.F || !covers(a.on).includes('us-ca')) continue;
+    if (a.unknown || !a.F || !covers(a.on).includes('us-ca') || a.on < (begun ?? '')) continue;
     if (less(a.net, lb(5)) || less(times(a.net, fraction(100n)), a.F)) continue;
     const done = looked.find((e) => e.on >= a.on)?.on ?? null;
     oblige(

@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useLocation } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
-import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
+import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
 import { useAppend, useMachine, useToday } from '../data/queries';

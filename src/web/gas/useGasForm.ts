@@ -2,7 +2,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import type { Entry } from '../../core/logbook/entry';
-import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
+import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
 import { useAppend, useCylinders } from '../data/queries';

@@ -1,7 +1,7 @@
 /** What if: an addition of any size on any day, with what would follow. Nothing is saved. */
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
-import { bareUnit } from '../../core/logbook/massSystem';
+import { bareUnit } from '../../core/rules/massSystem';
 import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
 import { stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';

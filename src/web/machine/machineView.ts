@@ -1,6 +1,6 @@
 /** A machine with all that follows from its entries today, folded once for the page. */
 import { useMemo } from 'react';
-import { massSystemOf } from '../../core/logbook/massSystem';
+import { massSystemOf } from '../../core/rules/massSystem';
 import type { Day } from '../../core/quantity/day';
 import type { MassSystem } from '../../core/quantity/mass';
 import type { Packs } from '../../core/rules/packs/shipped';

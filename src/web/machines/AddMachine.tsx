@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
 import { CATEGORIES, type Category, DETECTIONS, type Detection } from '../../core/logbook/fields';
-import { bareUnit, massSystemOf } from '../../core/logbook/massSystem';
+import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
 import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/logbook/tables';
 import { dayText } from '../../core/quantity/day';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';

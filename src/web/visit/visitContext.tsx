@@ -3,7 +3,7 @@ import { type ReactNode, createContext, useCallback, useContext, useMemo, useSta
 import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
-import { bareUnit } from '../../core/logbook/massSystem';
+import { bareUnit } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
 import type { LayoutName } from '../../core/visit/circuit/layouts';

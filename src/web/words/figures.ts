@@ -17,6 +17,14 @@ const FIXED: Record<string, string> = {
   'seriesInspections.quarterlyEvery': 'After a case: large machines, every',
   'seriesInspections.yearlyFrom': 'After a case: yearly, from a full charge of',
   'seriesInspections.yearlyEvery': 'After a case: smaller machines, every',
+  'seriesInspections.quietQuarters': 'After a case: ends after quarters in a row without exceeding',
+  'seriesInspections.quietYears': 'After a case, smaller machines: ends after years without exceeding',
+  'seriesInspections.checkedDetectionHolds':
+    'After a case: a checked detector of the whole stands for one, within',
+  'alwaysInspections.checkedDetectionHolds':
+    'Regular inspections: a checked detector of the whole stands for one, within',
+  'alwaysInspections.detectionFactor.factor': 'Regular inspections: longer where detection is fitted, by',
+  presumedAfter: 'A verified repair is presumed to hold, without an addition for',
   'alwaysInspections.noneUnderWholeDetectionFrom':
     'Regular inspections: none under detection of the whole, from',
   'alwaysInspections.atAddition.atLeast': 'Inspection at an addition, from',
@@ -73,7 +81,9 @@ const UNIT: Record<Figure['unit'], string> = {
   percent: '%',
   days: 'days',
   months: 'months',
+  quarters: 'quarters',
   years: 'years',
+  times: 'times',
   lb: 'lb',
   kg: 'kg',
   tCO2e: 't CO₂e',

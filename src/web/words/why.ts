@@ -31,11 +31,12 @@ export function whyWords(why: Why): string {
         inspection: `Every ${monthsWords(why.everyMonths)}; last one ${dayWords(why.since)}`,
         installed: `Every ${monthsWords(why.everyMonths)}; none recorded since installation ${dayWords(why.since)}`,
         packFrom: `Every ${monthsWords(why.everyMonths)}; none recorded since the rule began ${dayWords(why.since)}`,
+        recordFrom: `Every ${monthsWords(why.everyMonths)}; none recorded since this record began ${dayWords(why.since)}`,
       }[why.basis];
     case 'atAddition':
       return `A large addition on ${dayWords(why.addedOn)} asks for an inspection that day`;
     case 'chronic':
-      return `125 % of the full charge reached on ${dayWords(why.reachedOn)}; report for ${String(why.year)}`;
+      return `${String(why.percent)} % of the full charge reached on ${dayWords(why.reachedOn)}; report for ${String(why.year)}`;
     case 'detectionFixed':
       return `Large machine installed ${dayWords(why.installedOn)}; detection by a fixed day`;
     case 'detectionAfterInstallation':

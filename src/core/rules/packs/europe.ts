@@ -1,6 +1,6 @@
 /** The packs of the European Union and of Great Britain. Charges in kg or tonnes CO2e (full charge × GWP / 1000). */
 import { definePack } from '../pack';
-import { cite, figure } from './figures';
+import { cite, figure, ours } from './figures';
 
 const shared = (
   text: string,
@@ -28,10 +28,13 @@ const shared = (
       bands: [from(100, 3, 'kg'), from(10, 6, 'kg'), from(0, 12, 'kg')],
     },
     always: {
-      detectionFactor: { fitted: ['part' as const, 'whole' as const], factor: 2 },
+      detectionFactor: {
+        fitted: ['part' as const, 'whole' as const],
+        factor: figure(2, 'times', `${text} ${articles.checks}`),
+      },
       noneUnderWholeDetectionFrom: null,
-      checkedDetectionReplaces: false,
-      needsInstallationDay: false,
+      checkedDetectionHolds: null,
+      needsBeginning: false,
       atAddition: null,
       source: cite(`${text} ${articles.checks}`),
     },
@@ -44,7 +47,7 @@ const shared = (
         comfortCooling: anyLeak,
         other: anyLeak,
       },
-      repairWithin: figure(
+      repairWithin: ours(
         14,
         'days',
         `our planning window for “without undue delay”, ${text} ${articles.prevent}`,
@@ -52,6 +55,8 @@ const shared = (
       shutdown: null,
       partsExtension: null,
       otherExtensions: false,
+      weighs: 'kilograms' as const,
+      presumedAfter: null,
       firstTestNeeded: false,
       followUp: { monthsAfterRepair: figure(1, 'months', `${text} ${articles.prevent}`) },
       seriesInspections: null,

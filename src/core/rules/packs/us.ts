@@ -55,9 +55,45 @@ const interpretations = [
     decidedBy: 'handbook',
   },
   {
+    point: 'rolling average across a retrofit',
+    reading: 'gas of the old refrigerant counts against the new full charge',
+    alternative: 'the text is silent',
+    decidedBy: 'handbook',
+  },
+  {
+    point: 'full charge lowered in a case',
+    reading: 'neither window nor class changes until the next verified second test',
+    alternative: 'the text is silent',
+    decidedBy: 'handbook',
+  },
+  {
+    point: 'modular chillers',
+    reading: 'each independent circuit is a machine of its own',
+    alternative: 'the same',
+    decidedBy: 'handbook',
+  },
+  {
     point: 'one pass of the whole machine while a second leak waits for parts',
     reading: 'the leak without a recorded repair stays open',
     alternative: 'tests are per leak',
+    decidedBy: 'handbook',
+  },
+  {
+    point: 'a second test while another leak waits for parts',
+    reading: 'each leak has its own days; the case shows the earliest',
+    alternative: 'tests are per repair',
+    decidedBy: 'handbook',
+  },
+  {
+    point: 'inspections while a failed test has taken the second test back',
+    reading: 'they begin anew with the new second test',
+    alternative: 'they may go on',
+    decidedBy: 'handbook',
+  },
+  {
+    point: 'an open leak when the next addition exceeds',
+    reading: 'it moves no date of the case; the plan, or the new case after an unrelated leak, covers it',
+    alternative: 'leaks are repaired under the plan',
     decidedBy: 'handbook',
   },
 ];
@@ -83,6 +119,8 @@ const shared = (article: string) => ({
     capWithShutdown: figure(270, 'days', `${article} (f)`),
   },
   otherExtensions: true,
+  weighs: 'pounds' as const,
+  presumedAfter: figure(12, 'months', `${article} (d)`),
   firstTestNeeded: true,
   followUp: { days: figure(10, 'days', `${article} (e)`) },
   alwaysInspections: null,
@@ -102,6 +140,9 @@ const series = (article: string, yearlyFromPounds: number) => ({
   quarterlyEvery: figure(3, 'months', `${article} (g)`),
   yearlyFrom: figure(yearlyFromPounds, 'lb', `${article} (g)`),
   yearlyEvery: figure(12, 'months', `${article} (g)`),
+  quietQuarters: figure(4, 'quarters', `${article} (g)`),
+  quietYears: figure(1, 'years', `${article} (g)`),
+  checkedDetectionHolds: figure(12, 'months', `${article} (g)`),
   source: cite(`${article} (g)`),
 });
 
