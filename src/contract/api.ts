@@ -6,7 +6,7 @@ import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from '../core
 import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
 import type { Why } from '../core/rules/obligation';
-import type { MachineSummary } from '../core/rules/summary';
+import type { MachineSummary, UnjudgedSummary } from '../core/rules/summary';
 import type { ApplianceStanding } from '../core/rules/standingDocument';
 import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
 import { instrumentRow } from '../core/visit/instrument';
@@ -84,8 +84,19 @@ export const dueRow = z.object({
   summary,
 });
 export type DueRow = z.infer<typeof dueRow>;
+/** A machine of which nobody can say what is due, and why. */
+export const unjudgedRow = z.object({
+  machineId: id,
+  machineName: z.string(),
+  siteId: id,
+  siteName: z.string(),
+  massSystem,
+  unjudged: z.custom<UnjudgedSummary>((value) => typeof value === 'object' && value !== null),
+});
+export type UnjudgedRow = z.infer<typeof unjudgedRow>;
 export const dueAnswer = z.object({
   rows: z.array(dueRow),
+  unjudged: z.array(unjudgedRow),
   certificates: z.array(
     z.object({ personId: id, name: z.string(), scheme: z.string(), expires: calendarDate }),
   ),

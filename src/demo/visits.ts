@@ -109,7 +109,7 @@ function goingOn(story: StoryWriter): void {
     location: 'bulb room',
     methods: ['bubbles'],
     sizeGuess: 'small, a bubble a second',
-    'x-part': 'room1.flareNut',
+    part: 'room1.flareNut',
   });
   visit.note('search', 'spot', 0, {
     part: 'room1.flareNut',

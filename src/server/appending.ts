@@ -181,6 +181,8 @@ function senseSentence(error: ReturnType<typeof senseOf>['errors'][number]): str
       return 'is more than any machine holds; check the figure and its unit';
     case 'rangeReversed':
       return 'must not be less than the low end';
+    case 'notToBeLetOut':
+      return `must not be outdoors: ${error.refrigerant} is never let out; recover it into a bottle`;
     case 'supersedesDead':
       return 'was corrected or voided already; correct the entry that replaced it';
   }

@@ -19,7 +19,15 @@ export async function machineRows(store: Store): Promise<z.infer<typeof machines
     const summary = summaries.get(appliance.id);
     const site = sites.get(appliance.siteId);
     return summary && site
-      ? [{ appliance, siteId: site.id, siteName: site.name, massSystem: massSystemOf(site), summary }]
+      ? [
+          {
+            appliance,
+            siteId: site.id,
+            siteName: site.name,
+            massSystem: massSystemOf(site, summary.chargedUnit),
+            summary,
+          },
+        ]
       : [];
   });
 }
@@ -51,7 +59,21 @@ export async function dueBoard(store: Store, clock: Clock): Promise<z.infer<type
       },
     ];
   });
-  return { rows, certificates: await certificatesEnding(store, clock) };
+  const unjudged = [...machines.values()].flatMap(({ appliance, siteId, siteName, massSystem, summary }) =>
+    summary.unjudged
+      ? [
+          {
+            machineId: appliance.id,
+            machineName: appliance.name,
+            siteId,
+            siteName,
+            massSystem,
+            unjudged: summary.unjudged,
+          },
+        ]
+      : [],
+  );
+  return { rows, unjudged, certificates: await certificatesEnding(store, clock) };
 }
 
 async function certificatesEnding(store: Store, clock: Clock) {

@@ -4,7 +4,7 @@
  */
 import { type Day, dayOf } from '../quantity/day';
 import { type ExactGrams, exactGrams, grams } from '../quantity/mass';
-import { isRefrigerant } from '../refrigerant/refrigerant';
+import { isHydrocarbon, isRefrigerant, refrigerant } from '../refrigerant/refrigerant';
 import type { Entry } from './entry';
 import type { MachineHistory } from './history';
 import type { Cylinder } from './tables';
@@ -16,7 +16,9 @@ export type SenseError =
   | { code: 'futureDate'; field: 'on'; today: Day }
   | { code: 'moreThanAnyMachine'; field: 'mass' | 'high'; limitGrams: number }
   | { code: 'rangeReversed'; field: 'high' }
-  | { code: 'supersedesDead'; field: 'supersedes' };
+  | { code: 'supersedesDead'; field: 'supersedes' }
+  /** only hydrocarbons may be let out, and only where the law allows it */
+  | { code: 'notToBeLetOut'; field: 'into'; refrigerant: string };
 
 export const SENSE_WARNINGS = [
   'retiredMachine',
@@ -85,6 +87,13 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
     if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== context.refrigerant)
       warnings.push('wrongRefrigerant');
   }
+  if (
+    entry.kind === 'refrigerantRecovered' &&
+    entry.into === 'outdoors' &&
+    isRefrigerant(context.refrigerant) &&
+    !isHydrocarbon(refrigerant(context.refrigerant))
+  )
+    errors.push({ code: 'notToBeLetOut', field: 'into', refrigerant: context.refrigerant });
   if (entry.kind === 'refrigerantAdded') {
     const earlier = history.gas.some(
       (each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes,

@@ -59,3 +59,6 @@ export const isFlammable = (name: string): boolean => /[23]/.test(refrigerant(na
 
 /** Made of several components: it leaves the bottle as liquid, so that their shares stay what they are. */
 export const isBlend = (name: string): boolean => refrigerant(name).composition.length > 1;
+
+/** Hydrocarbons only: what some laws allow to be let out, outdoors and away from drains and flames. */
+export const isHydrocarbon = ({ kinds }: Refrigerant): boolean => kinds.size === 1 && kinds.has('HC');

@@ -7,7 +7,7 @@ import { halfUp, scaledDecimal } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { LeakRateMethod } from '../logbook/fields';
 import type { MachineHistory } from '../logbook/history';
-import { type InForce, methodOn, spellOn } from './inForce';
+import { type InForce, type Spell, methodOn, spellOn } from './inForce';
 import {
   type DaysSince,
   type GasLedger,
@@ -41,9 +41,8 @@ export interface Headroom {
   leakId: string | null;
 }
 
-/** The covering percent pack with the lowest threshold on a day, with that threshold. */
-export function strictestPack(force: InForce, day: Day): { pack: Pack; percent: number } | null {
-  const spell = spellOn(force, day);
+/** Of the packs that cover in a spell, the percent pack with the lowest threshold on a day of it, with that threshold. */
+export function strictestOf(spell: Spell, day: Day): { pack: Pack; percent: number } | null {
   let strictest: { pack: Pack; percent: number } | null = null;
   for (const pack of spell.covering) {
     if (pack.opens !== 'percent') continue;
@@ -60,7 +59,9 @@ const share = (fullCharge: ExactGrams, percent: number, numerator: number): bigi
 
 export type HeadroomAnswer =
   | { known: true; headroom: Headroom }
-  | { known: false; why: 'retired' | 'noFullCharge' | 'noLimit' | 'notWeighed' };
+  | { known: false; why: 'retired' | 'noFullCharge' | 'noLimit' }
+  /** days of the chain or the window that nobody weighed */
+  | { known: false; why: 'notWeighed'; days: readonly Day[] };
 
 /** Headroom as of the history's day. */
 export function headroom(
@@ -71,9 +72,10 @@ export function headroom(
 ): HeadroomAnswer {
   const on = history.asOf;
   if (history.retiredOn !== null) return { known: false, why: 'retired' };
-  const { fullCharge } = spellOn(force, on);
+  const spell = spellOn(force, on);
+  const { fullCharge } = spell;
   if (fullCharge === null) return { known: false, why: 'noFullCharge' };
-  const strictest = strictestPack(force, on);
+  const strictest = strictestOf(spell, on);
   if (strictest === null) return { known: false, why: 'noLimit' };
   const { pack, percent } = strictest;
   const method = methodOn(force.site, on);
@@ -82,8 +84,9 @@ export function headroom(
 
   if (method === 'rolling') {
     const window = windowStart(ledger, on);
-    const spent = sumOf(ledger, firstIndexFrom(ledger, window.from), ledger.days.length);
-    if (spent === null) return { known: false, why: 'notWeighed' };
+    const first = firstIndexFrom(ledger, window.from);
+    const spent = sumOf(ledger, first, ledger.days.length);
+    if (spent === null) return notWeighed(ledger, first);
     const free = (allowance > spent ? allowance - spent : 0n) as ExactGrams;
     return {
       known: true,
@@ -102,7 +105,7 @@ export function headroom(
 
   const chain = chainOfNext(ledger, on, account);
   const spent = sumOf(ledger, chain.from, ledger.days.length);
-  if (spent === null) return { known: false, why: 'notWeighed' };
+  if (spent === null) return notWeighed(ledger, chain.from);
   const since = daysSince(ledger, chain.from, ledger.days[chain.from]?.day ?? on, on);
   const earned = halfUp(
     share(fullCharge, percent, since.days),
@@ -114,6 +117,12 @@ export function headroom(
     headroom: { ...common, allowance, earned, spent, free, since, windowFrom: null, leakId: chain.leakId },
   };
 }
+
+const notWeighed = (ledger: GasLedger, from: number): HeadroomAnswer => ({
+  known: false,
+  why: 'notWeighed',
+  days: ledger.days.slice(from).flatMap((each) => (each.unknown ? [each.day] : [])),
+});
 
 /**
  * The chain of an addition on `on`. It is taken to carry the leak of the last gas day, unless that day is

@@ -82,6 +82,10 @@ function coveringPacks(packs: readonly Pack[], facts: Facts): Pack[] {
   return covering.length > 0 ? covering : packs.filter((pack) => pack.onlyWhereNoOther);
 }
 
+/** Packs of the site, the house rule aside, that would cover were the full charge what `spell` says, from its day on. */
+export const coveredAt = (force: InForce, facts: Omit<Spell, 'covering'>): Pack[] =>
+  force.packs.filter((pack) => covers(pack, facts));
+
 /** Days on which a pack begins to speak or one of its figures changes. */
 function packBoundaries(packs: readonly Pack[]): Day[] {
   const days = new Set<Day>();

@@ -58,18 +58,24 @@ describe('a summary', () => {
     expect(summaryOf(standing(facts, asOf, scene)).state).toBe(state);
   });
 
-  it('says by how much an unverified case exceeded, until it is verified', () => {
+  it('says the rate and the limit of an unverified case, until it is verified', () => {
     const over = (facts: Parameters<typeof standing>[0], asOf: string) => {
       const { rod } = summaryOf(standing(facts, asOf));
-      return rod.limit ? rod.overPercent : null;
+      return rod.limit ? rod.exceeded : 'bare';
     };
-    expect(over(exceeded, '2026-06-10')).toBeCloseTo(27.608696, 9);
+    expect(over(exceeded, '2026-06-10')).toEqual({
+      on: '2026-06-01',
+      percent: 47.608696,
+      limitPercent: 20,
+      pack: 'us-hfc',
+      method: 'annualizing',
+    });
     expect(
       over(
         [...exceeded, repaired('2026-06-03'), initialPass('2026-06-04'), followUpPass('2026-06-10')],
         '2026-06-11',
       ),
-    ).toBe(0);
+    ).toBeNull();
   });
 });
 

@@ -1,18 +1,23 @@
 /** What a list shows of a machine: its state, the rod, and what falls due next. */
 import { type Day, dayText } from '../quantity/day';
-import { grams } from '../quantity/mass';
+import { type MassUnit, grams } from '../quantity/mass';
 import type { LeakRateMethod, PackId } from '../logbook/fields';
-import type { HeadroomAnswer } from './headroom';
+import { strictestOf } from './headroom';
 import { PERCENT_SCALE, thresholdOn } from './leakRate';
+import { chargedUnit } from './massSystem';
 import type { Standing } from './standing';
 import { stateOf } from './obligation';
+import { type Unjudged, unjudged } from './unjudged';
 
 export const MACHINE_STATES = ['overdue', 'caseOpen', 'watch', 'healthy', 'unknown', 'retired'] as const;
 /** overdue: a duty is late; caseOpen: a case runs unverified; watch: due within 7 days or headroom below a fifth */
 export type MachineState = (typeof MACHINE_STATES)[number];
 
 export type Rod =
-  | { limit: false; why: Extract<HeadroomAnswer, { known: false }>['why'] }
+  | { limit: false; why: 'retired' }
+  /** no covering pack has a limit; `anyLeak`: to one that covers any leak counts */
+  | { limit: false; why: 'noLimit'; anyLeak: boolean }
+  | { limit: false; why: 'cannotJudge'; unjudged: UnjudgedSummary }
   | {
       limit: true;
       pack: PackId;
@@ -20,9 +25,31 @@ export type Rod =
       thresholdPercent: number;
       allowanceGrams: number;
       freeGrams: number;
-      /** percent by which an unverified case or today's gas lies above the threshold; 0 within it */
-      overPercent: number;
+      /** the rate of an unverified case or of today's gas that lies above the limit of its day, with that limit */
+      exceeded: Exceeded | null;
     };
+
+export interface Exceeded {
+  on: string;
+  percent: number;
+  limitPercent: number;
+  pack: PackId;
+  method: LeakRateMethod;
+}
+
+/** `Unjudged` in plain figures, as the server stores it. */
+export type UnjudgedSummary =
+  | { code: 'fullCharge'; atLeastGrams: number | null; wouldCover: PackId[] }
+  | { code: 'notWeighed'; days: string[] };
+
+export const unjudgedSummary = (each: Unjudged): UnjudgedSummary =>
+  each.code === 'fullCharge'
+    ? {
+        code: each.code,
+        atLeastGrams: each.atLeast === null ? null : grams(each.atLeast),
+        wouldCover: each.wouldCover.map((pack) => pack.id),
+      }
+    : { code: each.code, days: each.days.map(dayText) };
 
 export interface MachineSummary {
   id: string;
@@ -32,13 +59,18 @@ export interface MachineSummary {
   fullChargeGrams: number | null;
   packs: PackId[];
   rod: Rod;
-  latest: { on: string; percent: number | null; method: LeakRateMethod } | null;
+  /** the rate of the last addition, with the method and the limit of its day */
+  latest: { on: string; percent: number | null; method: LeakRateMethod; limitPercent: number | null } | null;
   nextDue: { kind: string; due: string; pack: PackId } | null;
   openLeaks: number;
+  /** unit in which its full charge was set: lists show its weights so */
+  chargedUnit: MassUnit | null;
+  /** why the machine cannot be judged today; null where it can */
+  unjudged: UnjudgedSummary | null;
 }
 
-/** By how many percent the running, unverified case exceeded, or today's gas does. */
-function overPercent(standing: Standing): number {
+/** The addition by which the running, unverified case exceeded, or today's gas does: the one furthest above its limit. */
+function exceededOf(standing: Standing): Exceeded | null {
   const running = standing.cases.filter((each) => each.state !== 'closed' && each.state !== 'verified');
   const candidates = running.flatMap((each) => {
     const addition = standing.additions.find(
@@ -54,16 +86,33 @@ function overPercent(standing: Standing): number {
         .map((pack) => ({ addition: last, pack })),
     );
   }
-  return candidates.reduce((most, { addition, pack }) => {
-    if (addition.millionths === null || pack.threshold[addition.spell.category] === null) return most;
-    const threshold = thresholdOn(pack, addition.spell, addition.gasDay.day);
-    return Math.max(most, addition.millionths / PERCENT_SCALE - threshold);
-  }, 0);
+  let most: Exceeded | null = null;
+  for (const { addition, pack } of candidates) {
+    if (addition.millionths === null || pack.threshold[addition.spell.category] === null) continue;
+    const limitPercent = thresholdOn(pack, addition.spell, addition.gasDay.day);
+    const percent = addition.millionths / PERCENT_SCALE;
+    if (percent <= limitPercent || (most && percent - limitPercent <= most.percent - most.limitPercent))
+      continue;
+    most = {
+      on: dayText(addition.gasDay.day),
+      percent,
+      limitPercent,
+      pack: pack.id,
+      method: addition.method,
+    };
+  }
+  return most;
 }
 
 export function rodOf(standing: Standing): Rod {
-  const { headroom } = standing;
-  if (!headroom.known) return { limit: false, why: headroom.why };
+  const { headroom, present } = standing;
+  if (!headroom.known) {
+    if (headroom.why === 'retired') return { limit: false, why: headroom.why };
+    const cannot = unjudged(standing);
+    return cannot
+      ? { limit: false, why: 'cannotJudge', unjudged: unjudgedSummary(cannot) }
+      : { limit: false, why: 'noLimit', anyLeak: present.covering.some((pack) => pack.opens === 'anyLeak') };
+  }
   const { pack, method, thresholdPercent, allowance, free } = headroom.headroom;
   return {
     limit: true,
@@ -72,7 +121,7 @@ export function rodOf(standing: Standing): Rod {
     thresholdPercent,
     allowanceGrams: grams(allowance),
     freeGrams: grams(free),
-    overPercent: overPercent(standing),
+    exceeded: exceededOf(standing),
   };
 }
 
@@ -88,12 +137,13 @@ function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
     return 'caseOpen';
   if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
   if (rod.limit) return rod.freeGrams < rod.allowanceGrams * SMALL_SHARE ? 'watch' : 'healthy';
-  return rod.why === 'noLimit' ? 'healthy' : 'unknown';
+  return rod.why === 'cannotJudge' ? 'unknown' : 'healthy';
 }
 
 export function summaryOf(standing: Standing): MachineSummary {
   const { asOf } = standing.history;
   const rod = rodOf(standing);
+  const cannot = unjudged(standing);
   const latest = standing.additions.at(-1);
   const next = standing.obligations.find((each) => !['done', 'void'].includes(stateOf(each, asOf)));
   return {
@@ -109,9 +159,12 @@ export function summaryOf(standing: Standing): MachineSummary {
           on: dayText(latest.gasDay.day),
           percent: latest.millionths === null ? null : latest.millionths / PERCENT_SCALE,
           method: latest.method,
+          limitPercent: strictestOf(latest.spell, latest.gasDay.day)?.percent ?? null,
         }
       : null,
     nextDue: next ? { kind: next.kind, due: dayText(next.due), pack: next.pack.id } : null,
     openLeaks: standing.leaks.open().length,
+    chargedUnit: chargedUnit(standing.history),
+    unjudged: cannot && unjudgedSummary(cannot),
   };
 }

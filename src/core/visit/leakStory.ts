@@ -4,6 +4,7 @@
  * was dismissed, and verdicts that were withdrawn after an owner may have heard them.
  */
 import { type Entry } from '../logbook/entry';
+import { type LeakLabels, labelOf } from '../logbook/leakLabels';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { LeakAccount } from '../rules/leaks';
@@ -25,6 +26,8 @@ export type LeakState = (typeof LEAK_STATES)[number];
 export interface LeakStory {
   /** id of the leak; of a suspicion, the id of the entry that raised it */
   id: string;
+  /** what people call it; a suspicion has none */
+  label: string;
   state: LeakState;
   place: string;
   part: string | null;
@@ -39,6 +42,8 @@ export interface LeakStory {
   onSuspicion: boolean;
   visitId: string | null;
 }
+
+const NO_LABELS: LeakLabels = new Map();
 
 const OF_RULES = {
   found: 'confirmed',
@@ -63,11 +68,20 @@ const METHOD_GRADE: Partial<Record<string, Grade>> = {
 export const gradeOfMethods = (methods: readonly string[]): Grade | null =>
   methods.reduce<Grade | null>((best, method) => better(best, METHOD_GRADE[method] ?? null), null);
 
+/** As the format says it, or as older files of ours did. */
+const saidOnSuspicion = (entry: Extract<Entry, { kind: 'leakFound' | 'leakRepaired' }>): boolean =>
+  (entry.kind === 'leakRepaired' && entry.onSuspicion === true) ||
+  (entry as { 'x-suspected'?: unknown })['x-suspected'] === true;
+
 const placeOf = (entry: Extract<Entry, { kind: 'leakFound' }>): string =>
   [entry.component, entry.location].filter(Boolean).join(', ');
 
 /** Leaks in the order in which they came up. `entries` are the machine's living ones, in order. */
-export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount): LeakStory[] {
+export function leakStories(
+  entries: readonly DatedEntry[],
+  leaks: LeakAccount,
+  labels: LeakLabels = NO_LABELS,
+): LeakStory[] {
   const stories = new Map<string, LeakStory>();
   const evidence = new Map<string, Grade>();
   for (const { note } of notesOf(entries, 'evidence'))
@@ -77,9 +91,11 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
     const known = stories.get(entry.leakId);
     const found = entry.kind === 'leakFound' ? entry : null;
     // An exchange on suspicion says its place itself: nothing was found that could say it.
-    const { 'x-part': partOf, 'x-place': placeSaid } = entry as { 'x-part'?: unknown; 'x-place'?: unknown };
+    const { 'x-part': older, 'x-place': placeSaid } = entry as { 'x-part'?: unknown; 'x-place'?: unknown };
+    const partOf = entry.part ?? older;
     stories.set(entry.leakId, {
       id: entry.leakId,
+      label: labelOf(labels, entry.leakId),
       state: 'confirmed',
       place: (found && placeOf(found)) || known?.place || (typeof placeSaid === 'string' ? placeSaid : ''),
       part: typeof partOf === 'string' ? partOf : (known?.part ?? null),
@@ -88,8 +104,7 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
       deferred: null,
       because: null,
       toldOwner: false,
-      onSuspicion:
-        (known?.onSuspicion ?? false) || (entry as { 'x-suspected'?: unknown })['x-suspected'] === true,
+      onSuspicion: (known?.onSuspicion ?? false) || saidOnSuspicion(entry),
       visitId: known?.visitId ?? entry.visitId ?? null,
     });
   }
@@ -104,11 +119,14 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
     story.deferred = decision?.choice === 'runOn' ? decision : null;
     story.state = state === 'found' && story.deferred ? 'deferred' : OF_RULES[state];
   }
-  for (const { day, entry, note } of notesOf(entries, 'withdrawal'))
-    stories.set(note.leakId, {
-      id: note.leakId,
+  const withdrawn: LeakStory[] = [];
+  for (const { day, entry, note } of notesOf(entries, 'withdrawal')) {
+    // In older files a later leak took over the id of a withdrawn one: what lives by it is told on its own.
+    withdrawn.push({
+      id: stories.has(note.leakId) ? entry.id : note.leakId,
+      label: labelOf(labels, note.leakId),
       state: 'withdrawn',
-      place: note.place ?? stories.get(note.leakId)?.place ?? '',
+      place: note.place ?? '',
       part: null,
       since: day,
       grade: null,
@@ -118,7 +136,8 @@ export function leakStories(entries: readonly DatedEntry[], leaks: LeakAccount):
       onSuspicion: false,
       visitId: entry.visitId ?? null,
     });
-  return [...stories.values(), ...suspicions(entries)].sort((a, b) => a.since - b.since);
+  }
+  return [...stories.values(), ...withdrawn, ...suspicions(entries)].sort((a, b) => a.since - b.since);
 }
 
 /** Hits that nothing confirmed, and those that turned out to be none; the last word on a part of a visit counts. */
@@ -134,6 +153,7 @@ function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
     }
     last.set(key, {
       id: entry.id,
+      label: '',
       state: note.mark === 'hit' ? 'suspected' : 'dismissed',
       place: note.words ?? note.part,
       part: note.part,

@@ -13,40 +13,41 @@ const spot = (part: string, mark: string, rest: object = {}) =>
 const map = circuitMap('split', ['fish room']);
 
 describe('maps', () => {
-  test.each(LAYOUTS)(
-    '%s: parts have places of their own, and pipes run between parts that exist',
-    (layout) => {
-      const { parts, pipes, rows, places } = circuitMap(layout, ['one', 'two', 'three']);
-      const ids = new Set(parts.map((part) => part.id));
-      expect(ids.size).toBe(parts.length);
-      expect(new Set(parts.map((part) => `${String(part.column)} ${String(part.row)}`)).size).toBe(
-        parts.length,
-      );
-      expect(parts.length).toBeGreaterThanOrEqual(13);
-      for (const part of parts) {
-        expect(part.column).toBeLessThan(8);
-        expect(part.row).toBeLessThan(rows);
-        expect(Object.keys(PART_TYPES)).toContain(part.type);
-        expect(places.map((place) => place.where)).toContain(part.where);
-      }
-      for (const pipe of pipes) for (const id of pipe.through) expect(ids).toContain(id);
-      // What no pipe reaches is a drain pan, a control on a fine tube, or a relief.
-      const reached = new Set(pipes.flatMap((pipe) => pipe.through));
-      const loose = parts.filter((part) => !reached.has(part.id)).map((part) => part.type);
-      for (const type of loose)
-        expect(['drainPan', 'pressureControl', 'relief', 'oilSeparator']).toContain(type);
-    },
-  );
+  test.each(LAYOUTS)('%s: parts are told apart, and pipes run between parts that exist', (layout) => {
+    const { parts, pipes, sections } = circuitMap(layout, ['one', 'two', 'three']);
+    const ids = new Set(parts.map((part) => part.id));
+    expect(ids.size).toBe(parts.length);
+    expect(parts.length).toBeGreaterThanOrEqual(13);
+    expect(sections.flatMap((each) => each.parts)).toEqual(parts);
+    for (const part of parts) expect(Object.keys(PART_TYPES)).toContain(part.type);
+    for (const pipe of pipes) for (const id of pipe.through) expect(ids).toContain(id);
+    // What no pipe reaches is a drain pan, a control on a fine tube, or a relief.
+    const reached = new Set(pipes.flatMap((pipe) => pipe.through));
+    const loose = parts.filter((part) => !reached.has(part.id)).map((part) => part.type);
+    for (const type of loose)
+      expect(['drainPan', 'pressureControl', 'relief', 'oilSeparator']).toContain(type);
+  });
 
-  test('branches are named by the doors, and too many are cut at six', () => {
-    const rooms = Array.from({ length: 9 }, (_, i) => `room ${String(i)}`);
-    expect(circuitMap('rack', rooms).places.map((place) => place.where)).toEqual([
-      'machine room',
-      ...rooms.slice(0, 6),
-    ]);
-    expect(circuitMap('twoRooms', ['bulbs', 'roses']).parts.some((part) => part.where === 'roses')).toBe(
-      true,
+  test('every branch is on it, by the names on the doors: a rack of 14 circuits, a split of two rooms', () => {
+    const rooms = Array.from({ length: 14 }, (_, i) => `room ${String(i)}`);
+    expect(circuitMap('rack', rooms).sections.map((each) => each.where)).toEqual(['machine room', ...rooms]);
+    for (const layout of ['split', 'twoRooms', 'waterCooled'] as const) {
+      const where = circuitMap(layout, ['bulbs', 'roses']).parts.map((part) => part.where);
+      expect(where).toEqual(expect.arrayContaining(['bulbs', 'roses']));
+    }
+  });
+
+  test('a search of six circuits of fourteen is no inspection', () => {
+    const rack = circuitMap(
+      'rack',
+      Array.from({ length: 14 }, (_, i) => `room ${String(i)}`),
     );
+    const looked = (parts: typeof rack.parts) =>
+      searchState(rack, spotsOf(entriesOf(...parts.map((part) => spot(part.id, 'lookedAt')))));
+    const six = rack.sections.slice(0, 7).flatMap((each) => each.parts);
+    expect(looked(six)).toMatchObject({ countsAsInspection: false });
+    expect(looked(six).notYet).toHaveLength(8 * 7);
+    expect(looked(rack.parts).countsAsInspection).toBe(true);
   });
 
   test.each([

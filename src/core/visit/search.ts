@@ -50,7 +50,7 @@ export interface PastLeak {
 export function pastLeaks(entries: readonly DatedEntry[]): PastLeak[] {
   return entries.flatMap(({ day, entry }) => {
     if (entry.kind !== 'leakFound') return [];
-    const part = (entry as { 'x-part'?: unknown })['x-part'];
+    const part = entry.part ?? (entry as { 'x-part'?: unknown })['x-part'];
     const words = `${entry.component ?? ''} ${entry.location ?? ''}`;
     return [
       {

@@ -8,6 +8,8 @@ export interface ToolHome {
   prefix: string;
   /** files a result; resolves to whether it was taken */
   keep: (kind: EntryKind, fields: Record<string, unknown>, words: string) => Promise<boolean>;
+  /** what went wrong with the last try */
+  problem: Error | null;
   /** what the home adds to a result, or why it cannot be kept yet */
   beside?: (() => { fields: Record<string, unknown> } | { error: string }) | undefined;
   keepWords: string;

@@ -1,5 +1,6 @@
 /** The next steps that a running case asks for, the most likely first. */
 import type { Category } from '../../core/logbook/fields';
+import { labelOf } from '../../core/logbook/leakLabels';
 import { spellOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { type FormKind, FORMS } from '../entries/specs';
@@ -14,7 +15,11 @@ interface Action {
   given?: Record<string, unknown>;
 }
 
-function nextActions({ state, case: each, initialPassedOn }: CaseStanding, category: Category): Action[] {
+function nextActions(
+  { state, case: each, initialPassedOn }: CaseStanding,
+  category: Category,
+  leakName: (id: string) => string,
+): Action[] {
   const found = each.leaks.filter((leak) => leak.state === 'found');
   const untested = each.leaks.filter((leak) => leak.state === 'repaired').map((leak) => leak.id);
   const tested = each.leaks.filter((leak) => leak.state === 'tested').map((leak) => leak.id);
@@ -24,7 +29,7 @@ function nextActions({ state, case: each, initialPassedOn }: CaseStanding, categ
     if (found[0])
       actions.push({
         kind: 'leakRepaired',
-        words: `Leak ${found[0].id} repaired`,
+        words: `${leakName(found[0].id)} repaired`,
         given: { leakId: found[0].id },
       });
     if (
@@ -61,7 +66,7 @@ function nextActions({ state, case: each, initialPassedOn }: CaseStanding, categ
 }
 
 export function CaseActions({
-  view: { machine, standing },
+  view: { machine, standing, names },
   found,
 }: {
   view: MachineView;
@@ -72,7 +77,11 @@ export function CaseActions({
   return (
     <Section title="Next">
       <div className="grid gap-2 sm:grid-cols-2">
-        {nextActions(found, spellOn(standing.force, found.case.openedOn).category).map((action, index) => (
+        {nextActions(
+          found,
+          spellOn(standing.force, found.case.openedOn).category,
+          (id) => `Leak ${labelOf(names.leaks, id)}`,
+        ).map((action, index) => (
           <Button
             key={`${action.kind}${action.words ?? ''}`}
             weight={index === 0 ? 'main' : 'plain'}

@@ -10,6 +10,7 @@ import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
 import { annualizingWorking, rollingWorking } from '../words/working';
 import { percentText } from '../words/rod';
+import { labelOf } from '../../core/logbook/leakLabels';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { CaseActions } from './CaseActions';
 import { CaseDuties } from './CaseDuties';
@@ -92,7 +93,7 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
             <ul>
               {leaks.map((leak) => (
                 <li key={leak.id} className="rule-b py-2">
-                  <p className="font-semibold">Leak {leak.id}</p>
+                  <p className="font-semibold">Leak {labelOf(view.names.leaks, leak.id)}</p>
                   <ol className="flex flex-wrap gap-x-4 text-[0.93rem]">
                     <li>● found {dayWords(leak.openedOn)}</li>
                     <li>

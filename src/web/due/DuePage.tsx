@@ -1,16 +1,17 @@
 /** Due: what must happen, by day, with why and by which rule; beside it where to drive and what exceeds next. */
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { DueRow } from '../../contract/api';
+import type { DueRow, UnjudgedRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
-import { useClock, useDue, useMachines, useToday } from '../data/queries';
+import { useClock, useDue, useMachines, useSites, useToday } from '../data/queries';
 import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
 import { DutyMark } from '../parts/StateMark';
 import { dayWords, untilWords, weekdayWords } from '../words/dates';
-import { rodWords } from '../words/rod';
+import { useWriteSheet } from '../entries/useWriteSheet';
+import { rodWords, unjudgedSentence } from '../words/rod';
 import { DueRowItem } from './DueRowItem';
 import { type FoldedDuty, GROUPS, GROUP_WORDS, folded, grouped, trips } from './dueGroups';
 
@@ -19,15 +20,22 @@ const LATER_SHOWN = 12;
 export function DuePage() {
   const due = useDue();
   const sheet = useLogSheet();
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  const today = useToday(zone);
+  const [params] = useSearchParams();
+  const site = (useSites().data ?? []).find((each) => each.id === params.get('site'));
+  const today = useToday(site?.timezone ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
   const clock = useClock().data;
   return (
     <Page
       title="Due"
       subtitle={
         today !== null &&
-        `${weekdayWords(today, today)} ${dayWords(today).slice(-4)}${clock?.fixedToday ? ' · the demo holds this day still' : ''}`
+        [
+          `${weekdayWords(today, today)} ${dayWords(today).slice(-4)}`,
+          site ? `today at ${site.name}` : 'today on this device; each row counts by the day of its site',
+          clock?.fixedToday && 'the demo holds this day still',
+        ]
+          .filter(Boolean)
+          .join(' · ')
       }
       actions={<ButtonLink to="/machines?find=1">Find</ButtonLink>}
       main={
@@ -37,7 +45,9 @@ export function DuePage() {
       }
     >
       <Loaded query={due}>
-        {({ rows, certificates }) => <Board rows={rows} certificates={certificates} />}
+        {({ rows, unjudged, certificates }) => (
+          <Board rows={rows} unjudged={unjudged} certificates={certificates} />
+        )}
       </Loaded>
     </Page>
   );
@@ -50,11 +60,20 @@ interface Certificate {
   expires: string;
 }
 
-function Board({ rows, certificates }: { rows: DueRow[]; certificates: Certificate[] }) {
+function Board({
+  rows,
+  unjudged,
+  certificates,
+}: {
+  rows: DueRow[];
+  unjudged: UnjudgedRow[];
+  certificates: Certificate[];
+}) {
   const [params, setParams] = useSearchParams();
   const site = params.get('site');
   const all = folded(rows);
   const shown = site === null ? all : all.filter((row) => row.siteId === site);
+  const unknown = site === null ? unjudged : unjudged.filter((row) => row.siteId === site);
   const groups = grouped(shown);
   const setSite = (id: string | null) => setParams(id === null ? {} : { site: id });
   return (
@@ -62,13 +81,14 @@ function Board({ rows, certificates }: { rows: DueRow[]; certificates: Certifica
       <div>
         {site !== null && (
           <p className="mb-3">
-            Only {shown[0]?.siteName ?? 'one site'}.{' '}
+            Only {shown[0]?.siteName ?? unknown[0]?.siteName ?? 'one site'}.{' '}
             <Button weight="quiet" onClick={() => setSite(null)}>
               Show all sites
             </Button>
           </p>
         )}
-        {shown.length === 0 ? (
+        <CannotBeJudged rows={unknown} />
+        {shown.length === 0 && unknown.length > 0 ? null : shown.length === 0 ? (
           <Empty title="Nothing is due">
             <p>
               When gas is added or a leak is found, what the rules ask for stands here, by day, with the
@@ -161,12 +181,54 @@ function DueGroup({ words, rows, collapsed }: { words: string; rows: FoldedDuty[
   );
 }
 
+const UNJUDGED_SHOWN = 4;
+
+/** Machines of which nobody can say what is due: never counted among those where nothing is. */
+function CannotBeJudged({ rows }: { rows: UnjudgedRow[] }) {
+  const write = useWriteSheet();
+  const [all, setAll] = useState(false);
+  if (rows.length === 0) return null;
+  const shown = all ? rows : rows.slice(0, UNJUDGED_SHOWN);
+  return (
+    <Section title="Cannot be judged" aside={<span className="text-soft">{rows.length}</span>}>
+      <ul>
+        {shown.map((row) => (
+          <li key={row.machineId} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+            <div className="min-w-0 flex-1 basis-64">
+              <p>
+                <Link
+                  to={`/machines/${encodeURIComponent(row.machineId)}`}
+                  className="font-semibold underline decoration-line underline-offset-4"
+                >
+                  {row.machineName}
+                </Link>{' '}
+                · {row.siteName}
+              </p>
+              <p className="text-ochre">◐ {unjudgedSentence(row.unjudged, row.massSystem)}</p>
+            </div>
+            {row.unjudged.code === 'fullCharge' && (
+              <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: row.machineId })}>
+                Set the full charge
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {shown.length < rows.length && (
+        <Button weight="quiet" onClick={() => setAll(true)}>
+          Show {rows.length - shown.length} more
+        </Button>
+      )}
+    </Section>
+  );
+}
+
 /** Machines whose allowance is nearly spent; those that exceeded already are in the list. */
 function NextToExceed() {
   const machines = useMachines().data ?? [];
   const closest = machines
     .flatMap((row) =>
-      row.summary.rod.limit && row.summary.rod.overPercent === 0
+      row.summary.rod.limit && row.summary.rod.exceeded === null
         ? [{ row, share: row.summary.rod.freeGrams / row.summary.rod.allowanceGrams }]
         : [],
     )
@@ -184,9 +246,7 @@ function NextToExceed() {
             {row.appliance.name}
           </Link>
           <RodDrawing rod={row.summary.rod} system={row.massSystem} />
-          <p className="text-soft">
-            {rodWords(row.summary.rod, row.massSystem)} before the next addition exceeds
-          </p>
+          <p className="text-soft">{rodWords(row.summary.rod, row.massSystem)}</p>
         </div>
       ))}
     </Section>

@@ -7,7 +7,8 @@ import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
 import { PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { type FormPlace, nextLeakId } from './formValues';
+import { labelOf } from '../../core/logbook/leakLabels';
+import { type LeakDraft, type FormPlace, leakDraftOf } from './formValues';
 import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { draftOf } from './statedDraft';
@@ -41,7 +42,11 @@ export function FieldControl(props: Props) {
   );
 }
 
-function PlainControl({ field, value, error, standing, packs, onChange }: Props) {
+function PlainControl({ field, value, error, standing, packs, place, onChange }: Props) {
+  const named = (leak: { id: string; state: string }) => ({
+    value: leak.id,
+    words: `${labelOf(place.labels, leak.id)}, ${leak.state}`,
+  });
   const { label, hint, optional } = field;
   const common = { label, hint, optional, error: error ?? null };
   const text = typeof value === 'string' ? value : '';
@@ -69,25 +74,38 @@ function PlainControl({ field, value, error, standing, packs, onChange }: Props)
       return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'leaks':
       return leaks.length === 0 ? null : (
-        <Ticks
-          {...common}
-          choices={leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }))}
-          value={value as string[]}
-          onChange={onChange}
-        />
+        <Ticks {...common} choices={leaks.map(named)} value={value as string[]} onChange={onChange} />
       );
     case 'leak': {
-      const fresh = nextLeakId(standing);
-      const open = standing.leaks
-        .open()
-        .map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` }));
+      const draft = leakDraftOf(value, place.labels);
+      const open = standing.leaks.open().map(named);
+      // A correction may name a leak that is closed by now.
+      const own = [...open.map((each) => each.value), draft.fresh.id].includes(draft.id)
+        ? []
+        : [{ value: draft.id, words: labelOf(place.labels, draft.id) }];
       return (
         <SelectField
           {...common}
-          choices={[...open, { value: fresh, words: `${fresh}, found and repaired together` }]}
-          value={text}
-          onChange={onText}
+          choices={[
+            ...own,
+            ...open,
+            { value: draft.fresh.id, words: `${draft.fresh.label}, found and repaired together` },
+          ]}
+          value={draft.id}
+          onChange={(event) => onChange({ ...draft, id: event.target.value } satisfies LeakDraft)}
         />
+      );
+    }
+    case 'newLeak': {
+      const draft = leakDraftOf(value, place.labels);
+      return (
+        <p className="mb-4">
+          <span className="text-soft">{label}: </span>
+          <span className="font-semibold">
+            {draft.id === draft.fresh.id ? draft.fresh.label : labelOf(place.labels, draft.id)}
+          </span>
+          {draft.id === draft.fresh.id && <span className="text-soft"> (its number is made once)</span>}
+        </p>
       );
     }
     case 'openLeak': {
@@ -95,10 +113,7 @@ function PlainControl({ field, value, error, standing, packs, onChange }: Props)
       return open.length === 0 ? null : (
         <SelectField
           {...common}
-          choices={[
-            { value: '', words: 'not for one leak' },
-            ...open.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
-          ]}
+          choices={[{ value: '', words: 'not for one leak' }, ...open.map(named)]}
           value={text}
           onChange={onText}
         />

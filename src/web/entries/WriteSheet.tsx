@@ -1,24 +1,28 @@
 /** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
-import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
+import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
-import { useAppend, useMachine, useToday } from '../data/queries';
+import { fitting } from '../data/kept';
+import { useMachine, useToday } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { WriterField } from '../gas/WriterField';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
 import { SaveBar } from '../parts/SaveBar';
+import { ENTRY_WORDS } from '../words/codes';
 import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
 import { type Values, initialValues, madeOf, placeOf } from './formValues';
-import { FORMS } from './specs';
-import { filedUnder, visitOf } from '../visit/addresses';
+import { leakLabels } from '../../core/logbook/leakLabels';
+import { formOf } from '../visit/formOf';
+import { placedInDay } from '../gas/placeInDay';
+import { visitOf } from '../visit/addresses';
+import { useKeptDraft } from '../visit/useKeptDraft';
 import { keptDay } from '../visit/visitDay';
-import { undoing } from './voiding';
+import { useWriting } from './useWriting';
 import { type WriteRequest, useWriteSheet } from './useWriteSheet';
 
 export function WriteSheet() {
@@ -34,7 +38,7 @@ function Opened({ request, onClose }: { request: WriteRequest; onClose: () => vo
   if (query.data && today !== null)
     return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
   return (
-    <Sheet title={FORMS[request.kind].title} onClose={onClose}>
+    <Sheet title={ENTRY_WORDS[request.kind]} onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
     </Sheet>
   );
@@ -51,21 +55,33 @@ function WriteForm({
   today: Day;
   onClose: () => void;
 }) {
-  const spec = FORMS[request.kind];
+  const corrected = machine.entries.find((entry) => entry.id === request.corrects) ?? null;
+  const spec = formOf(request.kind, corrected);
   const visitId = visitOf(useLocation().pathname);
   const { person } = useWriter();
   const packs = usePacks();
-  const append = useAppend();
+  const { write, writing } = useWriting();
   const standing = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
-  const corrected = machine.entries.find((entry) => entry.id === request.corrects) ?? null;
+  const labels = useMemo(() => leakLabels(machine.entries), [machine.entries]);
+  const name = `sheet ${machine.appliance.id} ${request.kind} ${request.corrects ?? JSON.stringify(request.given)}`;
   const [id] = useState(() => uuidv7());
-  const [values, setValues] = useState<Values>(() => initialValues(spec, request.given, corrected, standing));
-  const [on, setOn] = useState(corrected?.on ?? dayText(keptDay(visitId, today)));
-  const [note, setNote] = useState(corrected?.note ?? '');
-  const [correctionReason, setCorrectionReason] = useState('');
+  const [first] = useState<Values>(() => initialValues(spec, request.given, corrected, standing, labels));
+  const { draft, set, forget } = useKeptDraft(name, () => ({
+    values: first,
+    on: corrected?.on ?? dayText(keptDay(visitId, today)),
+    note: corrected?.note ?? '',
+    correctionReason: '',
+  }));
+  const { on, note, correctionReason } = draft;
+  const values = fitting(first, draft.values);
   const [tried, setTried] = useState(false);
-  const sentAt = useRef<string | null>(null);
-  const place = placeOf(bareUnit(massSystemOf(machine.site)));
+  const [error, setError] = useState<Error | null>(null);
+  const charged = chargedUnit(standing.history);
+  const place = placeOf(
+    bareUnit(massSystemOf(machine.site, charged), charged),
+    machine.site.altitudeM,
+    labels,
+  );
   const frame = {
     id,
     kind: request.kind,
@@ -73,7 +89,7 @@ function WriteForm({
     by: person?.id ?? null,
     applianceId: machine.appliance.id,
     note,
-    supersedes: request.corrects,
+    corrected: corrected && { entry: corrected, values: first },
     correctionReason,
   };
   const { entry, errors } = madeOf(spec, values, frame, place, today);
@@ -82,15 +98,19 @@ function WriteForm({
   const save = () => {
     setTried(true);
     if (!entry) return;
-    sentAt.current ??= new Date().toISOString();
-    const written = { ...entry, ...filedUnder(corrected, visitId, sentAt.current) };
-    append.mutate(written, {
-      onSuccess: () => {
-        toast.success(`${spec.title}: saved to the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(written, machine.entries)) },
-        });
-        onClose();
-      },
+    set(draft);
+    const at = new Date().toISOString();
+    const placed = placedInDay(entry, { visitId, today: dayText(today), at });
+    void write(
+      visitId === null ? name : `${visitId} ${name}`,
+      [placed],
+      `${spec.title}: saved to the logbook of ${machine.appliance.name}.`,
+      machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (problem) return;
+      forget();
+      onClose();
     });
   };
 
@@ -100,10 +120,12 @@ function WriteForm({
       subtitle={`${machine.appliance.name} · ${machine.site.name}`}
       onClose={onClose}
       footer={
-        <SaveBar words="Save" saving={append} onSave={save}>
+        <SaveBar words="Save" saving={{ error, isPending: writing }} onSave={save}>
           {tried && !entry && (
             <p className="mb-2 font-semibold text-brick">
-              {String(Object.keys(errors).length)} fields want another look.
+              {Object.keys(errors).length === 1
+                ? 'One field wants another look.'
+                : `${String(Object.keys(errors).length)} fields want another look.`}
             </p>
           )}
         </SaveBar>
@@ -127,7 +149,7 @@ function WriteForm({
               standing={standing}
               packs={machine.packs}
               place={place}
-              onChange={(value) => setValues((before) => ({ ...before, [field.key]: value }))}
+              onChange={(value) => set({ ...draft, values: { ...values, [field.key]: value } })}
             />
           ),
         )}
@@ -136,18 +158,23 @@ function WriteForm({
           type="date"
           max={dayText(today)}
           value={on}
-          onChange={(event) => setOn(event.target.value)}
+          onChange={(event) => set({ ...draft, on: event.target.value })}
           error={shown['on'] ?? null}
         />
         {corrected && (
           <TextField
             label="Reason for the correction"
             value={correctionReason}
-            onChange={(event) => setCorrectionReason(event.target.value)}
+            onChange={(event) => set({ ...draft, correctionReason: event.target.value })}
             error={shown['correctionReason'] ?? null}
           />
         )}
-        <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
+        <TextArea
+          label="Note"
+          optional
+          value={note}
+          onChange={(event) => set({ ...draft, note: event.target.value })}
+        />
         <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>

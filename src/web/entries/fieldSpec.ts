@@ -14,6 +14,8 @@ interface Common {
   needed?: boolean;
   /** shown only while this holds */
   when?: (values: Values) => boolean;
+  /** a choice that claims work done: nothing is preselected, the person chooses */
+  chosen?: boolean;
   /** beside its value it can be not done (why) or unknown; left alone it is not recorded */
   stated?: boolean;
 }

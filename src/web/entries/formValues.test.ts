@@ -5,7 +5,8 @@ import { deadIds } from '../../core/logbook/order';
 import { dayOf } from '../../core/quantity/day';
 import { standing } from '../../core/testkit/facts';
 import { NOTE_FORMS } from '../visit/noteForms';
-import { filedUnder, stepFrom, visitAddress, visitOf } from '../visit/addresses';
+import { placedInDay } from '../gas/placeInDay';
+import { stepFrom, visitAddress, visitOf } from '../visit/addresses';
 import type { FormSpec } from './fieldSpec';
 import { type FormPlace, initialValues, madeOf, placeOf } from './formValues';
 import { EMPTY_DRAFT } from './statedDraft';
@@ -19,7 +20,7 @@ const frame = {
   by: 'marit',
   applianceId: 'a',
   note: '',
-  supersedes: null,
+  corrected: null,
   correctionReason: '',
 };
 /** 1,600 m up: 83.5 kPa. */
@@ -157,11 +158,16 @@ describe('where a visit stands in the address', () => {
     ]);
   });
 
-  test('a correction stays in the visit and at the hour of what it corrects', () => {
-    const at = '2026-11-20T10:00:00Z';
-    const earlier = { id: 'e', visitId: 'old', at } as Entry;
-    expect(filedUnder(earlier, 'new', '2026-11-23T10:00:00Z')).toEqual({ visitId: 'old', at });
-    expect(filedUnder(null, 'new', at)).toEqual({ visitId: 'new', at });
-    expect(filedUnder(null, null, at)).toEqual({});
+  test('what is written over a visit, or today, has its hour; paper of an earlier day and a correction keep theirs', () => {
+    const at = '2026-11-23T10:00:00Z';
+    const entry = { id: 'e', on: '2026-11-23' } as Entry;
+    const past = { ...entry, on: '2026-11-20' };
+    const placed = (each: Entry, visitId: string | null) =>
+      placedInDay(each, { visitId, today: '2026-11-23', at });
+    expect(placed(past, 'v')).toEqual({ ...past, visitId: 'v', at });
+    expect(placed(entry, null)).toEqual({ ...entry, at });
+    expect(placed(past, null)).toEqual(past);
+    const corrected = { ...past, supersedes: 'x', visitId: 'old' };
+    expect(placed(corrected, 'v')).toEqual(corrected);
   });
 });

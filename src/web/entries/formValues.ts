@@ -1,12 +1,14 @@
 /** Between what a form holds and the entry that it makes. */
+import { v7 as uuidv7 } from 'uuid';
 import { type Entry, entrySchema } from '../../core/logbook/entry';
+import { type LeakLabels, nextLeakLabel } from '../../core/logbook/leakLabels';
 import { entryProblems } from '../../core/logbook/logbook';
 import { GAUGE_UNITS } from '../../core/quantity/units';
 import { problemsOf } from '../../core/logbook/problems';
 import { dayOf } from '../../core/quantity/day';
 import type { Mass, MassUnit } from '../../core/quantity/mass';
 import type { Standing } from '../../core/rules/standing';
-import { SEA_LEVEL_PA } from '../../core/quantity/atmosphere';
+import { SEA_LEVEL_PA, atmosphereAt } from '../../core/quantity/atmosphere';
 import type { Instrument } from '../../core/visit/instrument';
 import { noteProblems } from '../../core/visit/notes';
 import { massOf } from '../gas/gasDraft';
@@ -23,14 +25,41 @@ export interface FormPlace {
   /** Pa absolute at the site */
   atmosphere: number;
   instruments: readonly Instrument[];
+  /** what the leaks of the machine are called, and so what the next one is */
+  labels: LeakLabels;
 }
 
-export const placeOf = (mass: MassUnit): FormPlace => ({
-  mass,
-  system: mass === 'kg' || mass === 'g' ? 'metric' : 'us',
-  atmosphere: SEA_LEVEL_PA,
-  instruments: [],
-});
+/** What a form holds of a leak: which one, and the new one that it would be, made once with the draft. */
+export interface LeakDraft {
+  id: string;
+  fresh: { id: string; label: string };
+}
+
+/** Drafts of older forms held the label alone. */
+export const leakDraftOf = (value: unknown, labels: LeakLabels): LeakDraft => {
+  const kept = value as Partial<LeakDraft> | string | null | undefined;
+  const fresh = (typeof kept === 'object' ? kept?.fresh : undefined) ?? {
+    id: uuidv7(),
+    label: nextLeakLabel(labels),
+  };
+  const id = typeof kept === 'string' ? kept : (kept?.id ?? '');
+  return { id: id === '' ? fresh.id : id, fresh };
+};
+
+export function placeOf(
+  mass: MassUnit,
+  altitudeM: number | null | undefined = null,
+  labels: LeakLabels = new Map(),
+): FormPlace {
+  const air = atmosphereAt(altitudeM ?? 0);
+  return {
+    mass,
+    system: mass === 'kg' || mass === 'g' ? 'metric' : 'us',
+    atmosphere: air.ok ? air.value : SEA_LEVEL_PA,
+    instruments: [],
+    labels,
+  };
+}
 
 /** `numbers.suction` stands within `numbers`. */
 const atPath = (source: Values, key: string): unknown =>
@@ -53,14 +82,15 @@ export function initialValues(
   given: Values,
   corrected: Entry | null,
   standing: Standing,
+  labels: LeakLabels = new Map(),
 ): Values {
   const source: Values = corrected ? (corrected as unknown as Values) : given;
   return Object.fromEntries(
-    spec.fields.map((field) => [field.key, initialValue(field, atPath(source, field.key), standing)]),
+    spec.fields.map((field) => [field.key, initialValue(field, atPath(source, field.key), standing, labels)]),
   );
 }
 
-function initialValue(field: FieldSpec, value: unknown, standing: Standing): unknown {
+function initialValue(field: FieldSpec, value: unknown, standing: Standing, labels: LeakLabels): unknown {
   if (field.stated || field.type === 'measure') return draftFrom(value);
   switch (field.type) {
     case 'check':
@@ -79,21 +109,15 @@ function initialValue(field: FieldSpec, value: unknown, standing: Standing): unk
         .map((each) => `${each.part}: ${each.reason}`)
         .join('\n');
     case 'newLeak':
-      return value ?? nextLeakId(standing);
+      return leakDraftOf(value, labels);
     case 'leak':
-      return value ?? standing.leaks.open()[0]?.id ?? nextLeakId(standing);
+      return leakDraftOf(value ?? standing.leaks.open()[0]?.id, labels);
     case 'choice':
-      return value === undefined || value === null ? (field.choices[0]?.value ?? '') : String(value);
+      if (value !== undefined && value !== null) return String(value);
+      return field.chosen ? '' : (field.choices[0]?.value ?? '');
     default:
       return value === undefined || value === null ? '' : String(value);
   }
-}
-
-/** `k1`, `k2`, …: the first number that no leak of the machine has. */
-export function nextLeakId(standing: Standing): string {
-  let number = standing.leaks.byId.size + 1;
-  while (standing.leaks.byId.has(`k${String(number)}`)) number += 1;
-  return `k${String(number)}`;
 }
 
 export interface Made {
@@ -108,35 +132,77 @@ export interface Frame {
   by: string | null;
   applianceId: string;
   note: string;
-  supersedes: string | null;
+  /** the entry that is corrected, with what the form held when it was opened: what nobody touched stays as it was */
+  corrected: { entry: Entry; values: Values } | null;
   correctionReason: string;
 }
+
+/** What an entry carries beside what the writer of a correction says anew. */
+function wholeOf(entry: Entry): Values {
+  const {
+    id: _id,
+    seal: _seal,
+    recordedAt: _recordedAt,
+    supersedes: _s,
+    correctionReason: _r,
+    ...rest
+  } = entry;
+  return structuredClone(rest) as Values;
+}
+
+function dropPath(target: Values, key: string): void {
+  const parts = key.split('.');
+  const last = parts.pop() ?? key;
+  const inner = parts.reduce<Values | null | undefined>((value, part) => value?.[part] as Values, target);
+  if (inner) delete inner[last];
+}
+
+/** Of a leak only which one it is counts: the new one that is offered beside it differs each time. */
+const untouched = (field: FieldSpec, now: unknown, before: unknown): boolean =>
+  field.type === 'leak' || field.type === 'newLeak'
+    ? (now as LeakDraft).id === (before as LeakDraft).id
+    : JSON.stringify(now) === JSON.stringify(before);
 
 /** The entry of a form, or an error for each field that is not right. */
 export function madeOf(spec: FormSpec, values: Values, frame: Frame, place: FormPlace, today: number): Made {
   const errors: Record<string, string> = {};
-  const payload: Values = {};
+  const { corrected } = frame;
+  const payload: Values = corrected ? wholeOf(corrected.entry) : structuredClone(spec.fixed ?? {});
   for (const field of spec.fields) {
-    if (field.when && !field.when(values)) continue;
-    const read = readField(field, values[field.key], place);
+    const value = values[field.key];
+    const applies = !field.when || field.when(values);
+    if (corrected) {
+      const applied = !field.when || field.when(corrected.values);
+      if (applies === applied && untouched(field, value, corrected.values[field.key])) continue;
+      dropPath(payload, field.key);
+    }
+    if (!applies) continue;
+    const read = readField(field, value, place);
     if ('error' in read) errors[field.key] = read.error;
+    else if (field.type === 'leak' || field.type === 'newLeak')
+      putLeak(payload, field.key, read.value as LeakDraft);
     else if (read.value !== undefined) putPath(payload, field.key, read.value);
+    else if (field.chosen) errors[field.key] = 'Choose one.';
     else if (!field.optional && ((field.type === 'long' && !field.stated) || field.needed))
       errors[field.key] = 'Say a few words here.';
   }
   if (frame.by === null) errors['by'] = 'Choose who is writing.';
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';
   else if (dayOf(frame.on) > today) errors['on'] = 'That day has not come yet.';
-  if (frame.supersedes !== null && frame.correctionReason.trim() === '')
+  if (corrected && frame.correctionReason.trim() === '')
     errors['correctionReason'] = 'Say why the entry is corrected.';
-  const { supersedes, correctionReason, note, by, ...rest } = frame;
+  const { id, kind, on, applianceId } = frame;
   const draft = {
-    ...rest,
-    ...structuredClone(spec.fixed ?? {}),
-    ...merged(spec.fixed ?? {}, payload),
-    by: by ?? '',
-    note: note.trim() || undefined,
-    ...(supersedes === null ? {} : { supersedes, correctionReason: correctionReason.trim() || 'as if' }),
+    ...payload,
+    id,
+    kind,
+    on,
+    applianceId,
+    by: frame.by ?? '',
+    note: noteOf(frame),
+    ...(corrected
+      ? { supersedes: corrected.entry.id, correctionReason: frame.correctionReason.trim() || 'as if' }
+      : {}),
   };
   const parsed = entrySchema.safeParse(draft, { reportInput: true });
   const problems = parsed.success
@@ -146,27 +212,28 @@ export function madeOf(spec: FormSpec, values: Values, frame: Frame, place: Form
       ]
     : problemsOf(parsed.error);
   for (const problem of problems) {
+    const at = problem.path.join('.');
+    // `suctionLine` is not `suction`: a field owns its own path and what lies within it.
     const key =
-      spec.fields.find((field) => problem.path.join('.').startsWith(field.key))?.key ??
+      spec.fields.find((field) => at === field.key || at.startsWith(`${field.key}.`))?.key ??
       String(problem.path[0] ?? 'kind');
     errors[key] ??= `This ${problem.message}.`;
   }
   return { entry: parsed.success && Object.keys(errors).length === 0 ? parsed.data : null, errors };
 }
 
-/** Objects that a form always carries, with what was filled in put into them. */
-const merged = (fixed: Values, payload: Values): Values =>
-  Object.fromEntries(
-    Object.entries(payload).map(([key, value]) => {
-      const base = fixed[key];
-      return [
-        key,
-        base !== null && typeof base === 'object' && value !== null && typeof value === 'object'
-          ? { ...base, ...value }
-          : value,
-      ];
-    }),
-  );
+/** Blanks that nobody typed are no change. */
+function noteOf({ note, corrected }: Frame): string | null | undefined {
+  const before = corrected?.entry.note;
+  return note.trim() === (before ?? '').trim() ? before : note.trim() || undefined;
+}
+
+/** The leak that is named, and what a new one is called. */
+function putLeak(payload: Values, key: string, { id, fresh }: LeakDraft): void {
+  putPath(payload, key, id);
+  if (id === fresh.id) payload['label'] = fresh.label;
+  else delete payload['label'];
+}
 
 function readField(field: FieldSpec, value: unknown, place: FormPlace): Read {
   if (field.type === 'measure') {
@@ -186,7 +253,7 @@ function readPlain(field: FieldSpec, value: unknown, unit: MassUnit): Read {
       return { value };
     case 'many':
     case 'leaks':
-      return { value: (value as string[]).length > 0 ? value : undefined };
+      return { value: Array.isArray(value) && value.length > 0 ? value : undefined };
     case 'mass': {
       if (text === '' && field.optional) return { value: undefined };
       const read = massOf(text, unit);
@@ -198,6 +265,9 @@ function readPlain(field: FieldSpec, value: unknown, unit: MassUnit): Read {
       return { value: text === '' ? undefined : text.split('\n').map(splitPart) };
     case 'year':
       return { value: text === '' ? undefined : Number(text) };
+    case 'leak':
+    case 'newLeak':
+      return { value: leakDraftOf(value, new Map()) };
     case 'choice':
       if (text === '') return { value: undefined };
       return { value: text === 'true' ? true : text === 'false' ? false : text };
@@ -208,7 +278,7 @@ function readPlain(field: FieldSpec, value: unknown, unit: MassUnit): Read {
 
 function splitPart(line: string): { part: string; reason: string } {
   const [part = '', ...reason] = line.split(':');
-  return { part: part.trim(), reason: reason.join(':').trim() || 'no reason given' };
+  return { part: part.trim(), reason: reason.join(':').trim() };
 }
 
 function readPressure(text: string): Read {

@@ -3,12 +3,14 @@ import { type EntryKind, FULL_CHARGE_METHODS, TEST_GASES } from '../../core/logb
 import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
 import type { Choice } from '../parts/Field';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS } from '../words/codes';
+import { METHOD_NAMES } from '../words/leaks';
 import { CASE_FORMS } from './caseForms';
 import { type FormSpec, choices, why } from './fieldSpec';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 
-const METHODS: readonly Choice[] = ['electronic', 'bubbles', 'ultrasonic', 'audible', 'dye', 'visual'].map(
-  (value) => ({ value, words: value }),
+const METHODS: readonly Choice[] = choices(
+  Object.keys(METHOD_NAMES) as (keyof typeof METHOD_NAMES)[],
+  METHOD_NAMES,
 );
 const unchanged: Choice = { value: '', words: 'as it is' };
 const NITROGEN =
@@ -91,6 +93,7 @@ export const FORMS: Record<FormKind, FormSpec> = {
       {
         key: 'result',
         type: 'choice',
+        chosen: true,
         label: 'Result',
         choices: [
           { value: 'pass', words: 'Passed' },
@@ -142,10 +145,13 @@ export const FORMS: Record<FormKind, FormSpec> = {
       { key: 'methods', type: 'many', label: 'Methods', choices: METHODS, optional: true },
       {
         key: 'allAccessibleInspected',
-        type: 'check',
-        initial: true,
-        label: 'All visible and accessible parts were inspected',
-        hint: 'Unticked, the inspection is kept but fulfils no duty.',
+        type: 'choice',
+        chosen: true,
+        label: 'Were all visible and accessible parts inspected?',
+        choices: [
+          { value: 'true', words: 'Yes, all of them' },
+          { value: 'false', words: 'No: kept, but it fulfils no duty' },
+        ],
       },
       {
         key: 'partsLeftOut',

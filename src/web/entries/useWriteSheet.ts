@@ -1,12 +1,13 @@
 /** Opens an entry form from anywhere: the kind and what is known already stand in the address. */
 import { useSearchParams } from 'react-router';
 import type { ObligationKind } from '../../core/rules/obligation';
-import { FORM_KINDS, type FormKind } from './specs';
+import { ENTRY_KINDS, type EntryKind } from '../../core/logbook/entry';
+import { type FormKind } from './specs';
 
 const KEYS = ['write', 'on-machine', 'corrects', 'given'] as const;
 
 export interface WriteRequest {
-  kind: FormKind;
+  kind: EntryKind;
   machineId: string;
   corrects: string | null;
   /** values that are known, by field */
@@ -17,7 +18,7 @@ export function useWriteSheet() {
   const [params, setParams] = useSearchParams();
   const without = () =>
     new URLSearchParams([...params].filter(([key]) => !KEYS.some((known) => known === key)));
-  const kind = FORM_KINDS.find((each) => each === params.get('write'));
+  const kind = ENTRY_KINDS.find((each) => each === params.get('write'));
   const machineId = params.get('on-machine');
   let given: Record<string, unknown> = {};
   try {
@@ -31,7 +32,7 @@ export function useWriteSheet() {
     request,
     close: () => setParams(without()),
     open: (next: {
-      kind: FormKind;
+      kind: EntryKind;
       machineId: string;
       corrects?: string;
       given?: Record<string, unknown>;

@@ -1,8 +1,9 @@
 /** The fields of a gas form: amount first, its meaning live beside it, then what else is worth keeping. */
 import { ADDED_REASONS, RECOVERED_REASONS } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
+import { labelOf } from '../../core/logbook/leakLabels';
 import { exactGrams, grams, massText } from '../../core/quantity/mass';
-import { isFlammable } from '../../core/refrigerant/refrigerant';
+import { isFlammable, isHydrocarbon } from '../../core/refrigerant/refrigerant';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
@@ -22,11 +23,28 @@ export function GasFields({
   today: Day;
   fixed?: boolean;
 }) {
-  const { draft, set, tried, errors, preview, senseError, present, system, unit, added, cylinders, read } =
-    form;
+  const {
+    draft,
+    set,
+    tried,
+    errors,
+    preview,
+    senseError,
+    present,
+    labels,
+    system,
+    unit,
+    added,
+    cylinders,
+    read,
+  } = form;
   const openLeaks = present.leaks.open();
-  const fitting = cylinders.filter((each) => each.refrigerant === present.present.refrigerant.name);
-  const others = cylinders.filter((each) => each.refrigerant !== present.present.refrigerant.name);
+  const gasName = present.present.refrigerant.name;
+  const usable = cylinders.filter((each) => each.scrappedOn == null || each.id === draft.cylinderId);
+  const fitting = usable.filter((each) => each.refrigerant === gasName);
+  const others = usable.filter((each) => each.refrigerant !== gasName);
+  // A correction may name a bottle that is not on the list.
+  const stranger = draft.cylinderId !== '' && !usable.some((each) => each.id === draft.cylinderId);
   const amountError =
     tried || draft.amount !== ''
       ? (errors.amount ?? (senseError?.field === 'mass' ? senseErrorWords(senseError) : null))
@@ -90,7 +108,14 @@ export function GasFields({
           code decides.
         </p>
       )}
-      <GasMeaning preview={preview} present={present} system={system} today={today} added={added} />
+      <GasMeaning
+        preview={preview}
+        present={present}
+        system={system}
+        today={today}
+        added={added}
+        labels={labels}
+      />
       <Warnings
         warnings={preview?.sense.warnings ?? []}
         accepted={draft.accepted}
@@ -111,6 +136,26 @@ export function GasFields({
           onChange={(value) => set({ recoveredReason: value as GasDraft['recoveredReason'] })}
           choices={RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }))}
         />
+      )}
+      {!added && isHydrocarbon(present.present.refrigerant) && (
+        <>
+          <Choices
+            label="Where it went"
+            value={draft.outdoors ? 'outdoors' : 'cylinder'}
+            onChange={(value) => set({ outdoors: value === 'outdoors' })}
+            choices={[
+              { value: 'cylinder', words: 'Into a bottle' },
+              { value: 'outdoors', words: 'Let out outdoors' },
+            ]}
+          />
+          {draft.outdoors && (
+            <p className="mb-4 border-l-4 border-ochre pl-3">
+              Only where the law allows it: outdoors, away from drains, cellars and any flame, slowly. Weigh
+              the charge by what goes back in if it could not be weighed.
+              {senseError?.field === 'into' && ` ${senseErrorWords(senseError)}`}
+            </p>
+          )}
+        </>
       )}
       {draft.supersedes !== null && (
         <TextField
@@ -140,7 +185,10 @@ export function GasFields({
           onChange={(event) => set({ leakId: event.target.value })}
           choices={[
             { value: '', words: 'not tied to one leak' },
-            ...openLeaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
+            ...openLeaks.map((leak) => ({
+              value: leak.id,
+              words: `${labelOf(labels, leak.id)}, ${leak.state}`,
+            })),
           ]}
         />
       )}
@@ -151,7 +199,8 @@ export function GasFields({
         onChange={(event) => set({ cylinderId: event.target.value })}
         hint={added ? undefined : 'A recovery bottle may be filled to 80 % only; never mix gases.'}
         choices={[
-          { value: '', words: 'not noted' },
+          { value: '', words: 'not recorded' },
+          ...(stranger ? [{ value: draft.cylinderId, words: `${draft.cylinderId}, not on the list` }] : []),
           ...fitting.map((each) => ({
             value: each.id,
             words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${each.purpose}` : ''}`,

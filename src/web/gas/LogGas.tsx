@@ -1,7 +1,7 @@
 /** Logging gas, opened from anywhere by `?log=gas`: first which machine, then how much. */
 import { useLocation } from 'react-router';
 import { useMachine, useToday } from '../data/queries';
-import { filedUnder, visitOf } from '../visit/addresses';
+import { visitOf } from '../visit/addresses';
 import { MachinePicker } from '../parts/MachinePicker';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
@@ -32,7 +32,6 @@ function MachineGas({ id }: { id: string }) {
       </Sheet>
     );
   }
-  const corrected = query.data.entries.find((entry) => entry.id === sheet.supersedes) ?? null;
   return (
     <GasForm
       machine={query.data}
@@ -40,7 +39,7 @@ function MachineGas({ id }: { id: string }) {
       supersedes={sheet.supersedes}
       leakId={sheet.leakId}
       direction={sheet.direction}
-      alter={(entry, at) => [{ ...entry, ...filedUnder(corrected, visitId, at) }]}
+      visitId={visitId}
       onDone={sheet.close}
     />
   );

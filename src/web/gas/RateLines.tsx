@@ -1,4 +1,5 @@
 /** The rates of an addition by both methods with their workings, and what each rule says to them. */
+import type { LeakLabels } from '../../core/logbook/leakLabels';
 import type { MassSystem } from '../../core/quantity/mass';
 import { type AdditionRate, type GasLedger, PERCENT_SCALE } from '../../core/rules/leakRate';
 import { WorkingDisclosure } from '../parts/Working';
@@ -10,13 +11,15 @@ export function RateLines({
   rate,
   ledger,
   system,
+  labels,
 }: {
   rate: AdditionRate;
   ledger: GasLedger;
   system: MassSystem;
+  labels: LeakLabels;
 }) {
   const both = [
-    { method: 'annualizing' as const, working: annualizingWorking(rate, ledger, system) },
+    { method: 'annualizing' as const, working: annualizingWorking(rate, ledger, system, labels) },
     { method: 'rolling' as const, working: rollingWorking(rate, ledger, system) },
   ];
   return (

@@ -7,7 +7,7 @@ import {
   RECOVERED_REASONS,
   type RecoveredReason,
 } from '../../core/logbook/entry';
-import { ACCEPTED, type SenseWarning } from '../../core/logbook/sense';
+import { ACCEPTED, type SenseWarning, acceptedReasons } from '../../core/logbook/sense';
 import { type Mass, type MassUnit, parseMass } from '../../core/quantity/mass';
 import { massRefusalWords } from '../words/refusals';
 
@@ -23,6 +23,8 @@ export interface GasDraft {
   recoveredReason: RecoveredReason;
   on: string;
   cylinderId: string;
+  /** let out outdoors, where the law allows it: hydrocarbons only */
+  outdoors: boolean;
   leakId: string;
   note: string;
   supersedes: string | null;
@@ -40,6 +42,7 @@ export const freshDraft = (on: string, direction: Direction = 'refrigerantAdded'
   recoveredReason: RECOVERED_REASONS[0],
   on,
   cylinderId: '',
+  outdoors: false,
   leakId: '',
   note: '',
   supersedes: null,
@@ -50,7 +53,9 @@ export const freshDraft = (on: string, direction: Direction = 'refrigerantAdded'
 type WithTyped = Mass & { 'x-typed'?: string };
 
 /** The draft that corrects an entry, filled with what the entry says. */
-export function correctionDraft(entry: Extract<Entry, { kind: Direction }>): GasDraft {
+type GasEntry = Extract<Entry, { kind: Direction }>;
+
+export function correctionDraft(entry: GasEntry): GasDraft {
   const mass = entry.mass as WithTyped | null;
   return {
     ...freshDraft(entry.on, entry.kind),
@@ -59,10 +64,11 @@ export function correctionDraft(entry: Extract<Entry, { kind: Direction }>): Gas
     whyNotWeighed: entry.massUnknown ?? '',
     ...(entry.kind === 'refrigerantAdded'
       ? { addedReason: entry.reason, leakId: entry.leakId ?? '' }
-      : { recoveredReason: entry.reason }),
+      : { recoveredReason: entry.reason, outdoors: entry.into === 'outdoors' }),
     cylinderId: entry.cylinderId ?? '',
     note: entry.note ?? '',
     supersedes: entry.id,
+    accepted: acceptedReasons(entry),
   };
 }
 
@@ -78,12 +84,32 @@ export function massOf(text: string, unit: MassUnit): { mass: WithTyped } | { er
     : { error: massRefusalWords(parsed.refusal) };
 }
 
+/** What an entry carries beside what a correction says anew. */
+function wholeOf(entry: GasEntry): Record<string, unknown> {
+  const { seal: _seal, recordedAt: _recordedAt, ...rest } = entry;
+  // A leak is the matter of gas that was added, a way out of gas that was recovered: neither outlives its direction.
+  const { leakId: _leakId, into: _into, ...common } = rest as Record<string, unknown>;
+  return common;
+}
+
+const sameWeight = (a: GasDraft, b: GasDraft): boolean =>
+  a.amount === b.amount && a.notWeighed === b.notWeighed && a.whyNotWeighed === b.whyNotWeighed;
+
+/** Into a bottle, said as it was said before. */
+const wayOf = (corrected: GasEntry | null): 'cylinder' | null | undefined =>
+  corrected?.kind === 'refrigerantRecovered' && corrected.into !== 'outdoors' ? corrected.into : undefined;
+
+/** Left out or null: what stood there before stays, so that nothing seems changed. */
+const blankOf = (before: string | null | undefined): null | undefined => (before === null ? null : undefined);
+
 /** The entry of a draft, or what is still missing. */
+/** `corrected`: the entry that the draft corrects. What nobody touched of it stays as it was. */
 export function entryOf(
   draft: GasDraft,
   applianceId: string,
   by: string | null,
   unit: MassUnit,
+  corrected: GasEntry | null = null,
 ): { entry: Entry | null; errors: DraftErrors } {
   const errors: DraftErrors = {};
   let mass: WithTyped | null = null;
@@ -96,35 +122,44 @@ export function entryOf(
     else errors.amount = read.error;
   }
   if (draft.on === '') errors.on = 'Give the day on which it was done.';
-  if (draft.supersedes !== null && draft.correctionReason.trim() === '') {
+  if (corrected !== null && draft.correctionReason.trim() === '') {
     errors.correctionReason = 'Say why the entry is corrected; both versions stay in the record.';
   }
   if (by === null) errors.by = 'Choose who is writing.';
   if (Object.keys(errors).length > 0 || by === null) return { entry: null, errors };
+  const untouched = corrected !== null && sameWeight(draft, correctionDraft(corrected));
   const common = {
+    ...(corrected ? wholeOf(corrected) : {}),
     id: draft.id,
     on: draft.on,
     by,
     applianceId,
-    mass,
-    massUnknown: draft.notWeighed ? draft.whyNotWeighed.trim() : undefined,
-    cylinderId: draft.cylinderId || undefined,
-    note: draft.note.trim() || undefined,
-    ...(draft.supersedes === null
-      ? {}
-      : { supersedes: draft.supersedes, correctionReason: draft.correctionReason.trim() }),
+    mass: untouched ? corrected.mass : mass,
+    massUnknown: untouched
+      ? corrected.massUnknown
+      : draft.notWeighed
+        ? draft.whyNotWeighed.trim()
+        : undefined,
+    cylinderId: draft.cylinderId || blankOf(corrected?.cylinderId),
+    note:
+      draft.note.trim() === (corrected?.note ?? '').trim() ? corrected?.note : draft.note.trim() || undefined,
+    ...(corrected ? { supersedes: corrected.id, correctionReason: draft.correctionReason.trim() } : {}),
     ...(Object.keys(draft.accepted).length > 0 ? { [ACCEPTED]: draft.accepted } : {}),
   };
+  const added = corrected?.kind === 'refrigerantAdded' ? corrected : null;
   const entry =
     draft.direction === 'refrigerantAdded'
-      ? { ...common, kind: draft.direction, reason: draft.addedReason, leakId: draft.leakId || undefined }
-      : { ...common, kind: draft.direction, reason: draft.recoveredReason };
+      ? {
+          ...common,
+          kind: draft.direction,
+          reason: draft.addedReason,
+          leakId: draft.leakId || blankOf(added?.leakId),
+        }
+      : {
+          ...common,
+          kind: draft.direction,
+          reason: draft.recoveredReason,
+          into: draft.outdoors ? 'outdoors' : wayOf(corrected),
+        };
   return { entry: entry as Entry, errors };
-}
-
-/** Small machines are charged in grams or ounces: the unit in which the full charge was last set, where it is one of these. */
-export function smallUnit(machine: { entries: readonly Entry[] }): 'g' | 'oz' | null {
-  const set = machine.entries.findLast((entry) => entry.kind === 'fullChargeSet');
-  const unit = set?.kind === 'fullChargeSet' ? set.mass?.unit : undefined;
-  return unit === 'g' || unit === 'oz' ? unit : null;
 }

@@ -1,24 +1,17 @@
 /** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
-import { useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { useMemo, useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
-import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
+import { leakLabels } from '../../core/logbook/leakLabels';
+import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
-import { useAppend, useCylinders } from '../data/queries';
+import { useCylinders } from '../data/queries';
 import { rememberMachine } from '../data/recentMachines';
 import { type Machine, standingWith, usePacks } from '../data/standing';
-import { undoing } from '../entries/voiding';
-import {
-  type Direction,
-  type GasDraft,
-  correctionDraft,
-  entryOf,
-  freshDraft,
-  massOf,
-  smallUnit,
-} from './gasDraft';
+import { useWriting } from '../entries/useWriting';
+import { type Direction, type GasDraft, correctionDraft, entryOf, freshDraft, massOf } from './gasDraft';
 import { previewOf } from './gasPreview';
+import { placedInDay } from './placeInDay';
 import { forgetDraft, keepDraft, keptDraft } from './keptDrafts';
 
 export interface GasFormProps {
@@ -31,8 +24,10 @@ export interface GasFormProps {
   place?: string;
   /** the day it begins with, where that is not today */
   on?: string;
-  /** what the entry carries besides, and what is written with it */
-  alter?: (entry: Entry, at: string) => readonly Entry[];
+  /** the visit that it belongs to */
+  visitId?: string | null;
+  /** what is written with it */
+  also?: () => readonly Entry[];
   onDone: () => void;
 }
 
@@ -48,30 +43,41 @@ function firstDraft(props: GasFormProps): GasDraft {
 }
 
 export function useGasForm(props: GasFormProps) {
-  const { machine, today, place, alter, onDone } = props;
+  const { machine, today, place, supersedes, visitId = null, also, onDone } = props;
   const { person } = useWriter();
   const packs = usePacks();
   const cylinders = useCylinders().data ?? [];
-  const append = useAppend();
+  const { write, writing } = useWriting();
+  const [error, setError] = useState<Error | null>(null);
   const [draft, setDraft] = useState<GasDraft>(() => firstDraft(props));
   const [tried, setTried] = useState(false);
-  // First sent then: a second try must be the same entry.
-  const sentAt = useRef<string | null>(null);
+  const day = { visitId, today: dayText(today) };
   const set = (change: Partial<GasDraft>) => {
     const next = { ...draft, ...change };
     setDraft(next);
     keepDraft(machine.appliance.id, next, place);
   };
 
-  const system = massSystemOf(machine.site);
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
-  // Small machines are charged in grams or ounces; their full charge tells which unit a bare number means.
-  const unit = smallUnit(machine) ?? bareUnit(system);
-  const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit);
+  const charged = chargedUnit(present.history);
+  const system = massSystemOf(machine.site, charged);
+  const unit = bareUnit(system, charged);
+  const target = machine.entries.find((each) => each.id === supersedes);
+  const corrected =
+    target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered' ? target : null;
+  const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit, corrected);
   // What it would mean is shown before a reason is given or a writer chosen.
   const asIf = { ...draft, correctionReason: draft.correctionReason || 'as if' };
-  const guess = entryOf(asIf, machine.appliance.id, person?.id ?? 'nobody', unit).entry;
-  const preview = guess ? previewOf(guess, machine, cylinders, packs, today) : null;
+  const guess = entryOf(asIf, machine.appliance.id, person?.id ?? 'nobody', unit, corrected).entry;
+  const preview = guess
+    ? previewOf(
+        placedInDay(guess, { ...day, at: new Date().toISOString() }),
+        machine,
+        cylinders,
+        packs,
+        today,
+      )
+    : null;
   const senseError = preview?.sense.errors[0];
   const unanswered = preview?.sense.warnings.filter((warning) => !draft.accepted[warning]?.trim()) ?? [];
   const added = draft.direction === 'refrigerantAdded';
@@ -79,27 +85,22 @@ export function useGasForm(props: GasFormProps) {
   const save = () => {
     setTried(true);
     if (!entry || senseError || unanswered.length > 0) return;
-    sentAt.current ??= new Date().toISOString();
-    const written = alter ? alter(entry, sentAt.current) : [entry];
-    append.mutate(written, {
-      onSuccess: () => {
-        rememberMachine(machine.appliance.id);
-        forgetDraft(machine.appliance.id, draft.supersedes, place);
-        setDraft({ ...freshDraft(props.on ?? dayText(today), props.direction), leakId: props.leakId ?? '' });
-        setTried(false);
-        sentAt.current = null;
-        toast.success(
-          `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
-          {
-            action: {
-              label: 'Undo',
-              onClick: () =>
-                append.mutate(written.toReversed().map((each) => undoing(each, machine.entries))),
-            },
-          },
-        );
-        onDone();
-      },
+    // Kept before it is sent: a second try after a reload is the same deed.
+    keepDraft(machine.appliance.id, draft, place);
+    const written = [placedInDay(entry, { ...day, at: new Date().toISOString() }), ...(also?.() ?? [])];
+    void write(
+      `${visitId === null ? '' : `${visitId} `}gas ${place ?? ''}${machine.appliance.id} ${draft.supersedes ?? ''}`,
+      written,
+      `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
+      machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (problem) return;
+      rememberMachine(machine.appliance.id);
+      forgetDraft(machine.appliance.id, draft.supersedes, place);
+      setDraft({ ...freshDraft(props.on ?? dayText(today), props.direction), leakId: props.leakId ?? '' });
+      setTried(false);
+      onDone();
     });
   };
 
@@ -107,13 +108,14 @@ export function useGasForm(props: GasFormProps) {
     draft,
     set,
     save,
-    saving: append,
+    saving: { error, isPending: writing },
     tried,
     errors,
     preview,
     senseError,
     unanswered,
     present,
+    labels: leakLabels(machine.entries),
     system,
     unit,
     added,

@@ -12,10 +12,13 @@ import { useWriter } from '../app/writer';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';
-import { FULL_CHARGE_WORDS, OBLIGATION_WORDS } from '../words/codes';
+import { OBLIGATION_WORDS } from '../words/codes';
 import { dateWords, dayWords, untilWords } from '../words/dates';
+import { fullChargeWords } from '../words/fullCharge';
 import { rodSentence } from '../words/rod';
 import { rodOf } from '../../core/rules/summary';
+import { unjudged } from '../../core/rules/unjudged';
+import { CannotJudge } from '../entries/CannotJudge';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { statedWords } from '../words/stated';
 import { BottleList } from './BottleList';
@@ -214,7 +217,10 @@ function Running({ view: { standing, today, system } }: { view: MachineView }) {
   const running = openObligations(standing.obligations, today);
   return (
     <Section title="What runs by law">
-      {running.length === 0 && <Unknown>Nothing is due on this machine.</Unknown>}
+      <CannotJudge standing={standing} system={system} />
+      {running.length === 0 && unjudged(standing) === null && (
+        <Unknown>Nothing is due on this machine.</Unknown>
+      )}
       <ul>
         {running.slice(0, DUTIES_SHOWN).map((each) => (
           <li
@@ -228,22 +234,18 @@ function Running({ view: { standing, today, system } }: { view: MachineView }) {
           </li>
         ))}
       </ul>
-      <p className="mt-2">{rodSentence(rodOf(standing), system)}</p>
+      {unjudged(standing) === null && <p className="mt-2">{rodSentence(rodOf(standing), system)}</p>}
     </Section>
   );
 }
 
 function Gas({ digest: { lastGas, missing }, view }: { digest: BeforeDriving; view: MachineView }) {
   const { standing, system } = view;
-  const charge = standing.history.fullCharges.at(-1);
   return (
     <Section title="Gas">
       <p>
         {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass}. Full charge:{' '}
-        {charge
-          ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}`
-          : 'not known; weigh what comes out and what goes in'}
-        .
+        {fullChargeWords(standing.history, system) ?? 'not known; weigh what comes out and what goes in'}.
       </p>
       <p>
         {lastGas

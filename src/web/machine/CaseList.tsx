@@ -5,6 +5,7 @@ import { casePath } from '../due/DueRowItem';
 import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
 import { dayText } from '../../core/quantity/day';
+import { unjudged } from '../../core/rules/unjudged';
 import type { MachineView } from './machineView';
 
 export function CaseList({ view: { standing, machine } }: { view: MachineView }) {
@@ -12,7 +13,11 @@ export function CaseList({ view: { standing, machine } }: { view: MachineView })
   return (
     <Section title="Cases">
       {cases.length === 0 && (
-        <p className="text-soft">No case: nothing exceeded a threshold, and no leak asked for one.</p>
+        <p className="text-soft">
+          {unjudged(standing) === null
+            ? 'No case: nothing exceeded a limit, and no leak asked for one.'
+            : 'No case is known; whether one should run cannot be judged.'}
+        </p>
       )}
       <ul>
         {cases.map((each) => (

@@ -1,5 +1,7 @@
 /** What is due on this machine: why, by which rule, and the form that answers it. */
 import { type Obligation, stateOf, openObligations } from '../../core/rules/obligation';
+import { unjudged } from '../../core/rules/unjudged';
+import { CannotJudge } from '../entries/CannotJudge';
 import { ANSWERS, useWriteSheet } from '../entries/useWriteSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
@@ -25,12 +27,13 @@ export function foldedObligations(
   return [...byKey.values()];
 }
 
-export function Duties({ view: { standing, today, machine } }: { view: MachineView }) {
+export function Duties({ view: { standing, today, machine, system } }: { view: MachineView }) {
   const write = useWriteSheet();
   const open = foldedObligations(openObligations(standing.obligations, today));
   return (
     <Section title="Due on this machine">
-      {open.length === 0 && <p className="text-soft">Nothing is due.</p>}
+      <CannotJudge standing={standing} system={system} />
+      {open.length === 0 && unjudged(standing) === null && <p className="text-soft">Nothing is due.</p>}
       <ul>
         {open.slice(0, SHOWN).map(({ first, packs }) => {
           const answer = ANSWERS[first.kind];

@@ -3,12 +3,15 @@ import type { ReactNode } from 'react';
 import { type Day, addMonths, civil } from '../../core/quantity/day';
 import { grams, massText } from '../../core/quantity/mass';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { judgedRate } from '../../core/rules/judgedRate';
 import { rodOf } from '../../core/rules/summary';
+import { yearLoss } from '../../core/visit/yearLoss';
 import { RodDrawing } from '../parts/Rod';
 import { WorkingDisclosure } from '../parts/Working';
 import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { percentText, rodSentence, rodWords } from '../words/rod';
+import { limitWords, percentText, rateWords, rodSentence, rodWords } from '../words/rod';
+import { lossUnknownWords, lossWords } from '../words/yearLoss';
 import { annualizingWorking, headroomWorking, rollingWorking } from '../words/working';
 import type { MachineView } from './machineView';
 
@@ -30,8 +33,8 @@ export function Figures({ view }: { view: MachineView }) {
         <p className="text-soft">{rodSentence(rod, system)}</p>
         {standing.headroom.known && (
           <WorkingDisclosure
-            label="How the headroom comes about"
-            working={headroomWorking(standing.headroom.headroom, standing, system)}
+            label="How the room comes about"
+            working={headroomWorking(standing.headroom.headroom, standing, system, view.names.leaks)}
           />
         )}
       </div>
@@ -39,7 +42,9 @@ export function Figures({ view }: { view: MachineView }) {
         <dl className="grid grid-cols-2 content-start gap-x-6 gap-y-3">
           <Figure term="Last addition" value={last ? percentOf(last.millionths) : '–'}>
             {last
-              ? `a year, ${METHOD_WORDS[last.method]}, ${dayWords(last.gasDay.day)}`
+              ? last.millionths === null
+                ? `${dayWords(last.gasDay.day)}: ${rateWords(judgedRate(last, standing.ledger))}`
+                : `a year, ${METHOD_WORDS[last.method]}, ${dayWords(last.gasDay.day)}; ${limitWords(judgedRate(last, standing.ledger))}`
               : 'no gas that counts so far'}
           </Figure>
           <YearFigure view={view} />
@@ -55,7 +60,7 @@ export function Figures({ view }: { view: MachineView }) {
           <div className="mt-2">
             <WorkingDisclosure
               label={`Annualizing: ${percentOf(last.annualizing.millionths)}`}
-              working={annualizingWorking(last, standing.ledger, system)}
+              working={annualizingWorking(last, standing.ledger, system, view.names.leaks)}
             />
             <WorkingDisclosure
               label={`Rolling average: ${percentOf(last.rolling.millionths)}`}
@@ -86,13 +91,16 @@ function BalanceFigure({ view: { standing, today, system } }: { view: MachineVie
 
 function YearFigure({ view: { standing, today, system } }: { view: MachineView }) {
   const { year } = civil(today satisfies Day);
-  const present = standing.years.find((each) => each.year === year);
-  const value = present ? massText(grams(present.net), system) : 'nothing';
+  const loss = yearLoss(standing, year);
   return (
-    <Figure term={`Lost in ${String(year)}`} value={value}>
-      {present
-        ? `${percentOf(present.millionths)} of the full charge${present.chronic ? ', chronic' : ''}${present.unknownAdditions > 0 ? `, ${String(present.unknownAdditions)} not weighed` : ''}`
-        : 'as far as it was weighed'}
+    <Figure term={`Lost in ${String(year)}`} value={lossWords(loss, system)}>
+      {[
+        loss.net > 0n && `${percentOf(loss.millionths)} of the full charge${loss.chronic ? ', chronic' : ''}`,
+        ...loss.unknown.map(lossUnknownWords),
+        loss.net === 0n && loss.unknown.length === 0 && 'nothing had to be added to make good a loss',
+      ]
+        .filter(Boolean)
+        .join('; ')}
     </Figure>
   );
 }

@@ -1,11 +1,14 @@
 /** Leaks of the machine with their state and place; the last of all time. */
+import { labelOf } from '../../core/logbook/leakLabels';
+import { isOpen } from '../../core/rules/leaks';
 import { Section } from '../parts/Page';
 import { dayWords } from '../words/dates';
+import { RULE_STATE_WORDS } from '../words/leaks';
 import type { MachineView } from './machineView';
 
 const SHOWN = 8;
 
-export function LeakList({ view: { standing } }: { view: MachineView }) {
+export function LeakList({ view: { standing, names } }: { view: MachineView }) {
   const leaks = [...standing.leaks.byId.values()].toReversed();
   const places = new Map<string, string>();
   for (const { entry } of standing.history.entries) {
@@ -19,11 +22,12 @@ export function LeakList({ view: { standing } }: { view: MachineView }) {
         {leaks.slice(0, SHOWN).map((leak) => (
           <li key={leak.id} className="rule-b py-1.5">
             <span className="font-semibold">
-              {leak.id} · {leak.state}
+              {labelOf(names.leaks, leak.id)} · {RULE_STATE_WORDS[leak.state]}
             </span>
             {leak.verifiedOn !== null && ` ${dayWords(leak.verifiedOn)}`}
             <span className="block text-soft">
-              {places.get(leak.id) || 'place not noted'}, open since {dayWords(leak.openedOn)}
+              {places.get(leak.id) || 'place not recorded'}, {isOpen(leak) ? 'open since' : 'found'}{' '}
+              {dayWords(leak.openedOn)}
             </span>
           </li>
         ))}

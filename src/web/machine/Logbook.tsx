@@ -1,21 +1,19 @@
 /** The logbook of a machine: every entry and every version of it, newest first, with correct and void. */
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { byOrder, deadIds } from '../../core/logbook/order';
 import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
 import { useWriter } from '../app/writer';
-import { FORM_KINDS } from '../entries/specs';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { useLogSheet } from '../gas/logSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { isNoteTool, toolOf } from '../../core/visit/notes';
-import { mapOf, partNamesOf } from '../visit/layout';
-import { noteWords } from '../visit/noteWords';
+import { correctionForm } from '../visit/formOf';
+import { entryTitle, noteWords } from '../visit/noteWords';
 import type { MachineView } from './machineView';
 import { VoidSheet } from './VoidSheet';
 
@@ -31,7 +29,6 @@ export function Logbook({ view }: { view: MachineView }) {
     .map((entry) => ({ entry, day: dayOf(entry.on) }))
     .sort((a, b) => byOrder(b, a))
     .map(({ entry }) => entry);
-  const partNames = useMemo(() => partNamesOf(mapOf(view)), [view]);
   const loose = looseEntries(view.standing);
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (
@@ -58,7 +55,6 @@ export function Logbook({ view }: { view: MachineView }) {
             entry={entry}
             dead={dead.has(entry.id)}
             view={view}
-            partNames={partNames}
             onVoid={() => setVoiding(entry)}
           />
         ))}
@@ -77,13 +73,11 @@ function LogbookEntry({
   entry,
   dead,
   view,
-  partNames,
   onVoid,
 }: {
   entry: Entry;
   dead: boolean;
   view: MachineView;
-  partNames: ReadonlyMap<string, string>;
   onVoid: () => void;
 }) {
   const { machine, system } = view;
@@ -93,19 +87,17 @@ function LogbookEntry({
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
   const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
   const isGas = entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
-  // A note of a visit has fields that the plain form of its kind would drop.
-  const formKind = isNoteTool(toolOf(entry)) ? undefined : FORM_KINDS.find((kind) => kind === entry.kind);
+  const correctable = isGas || correctionForm(entry) !== null;
   const correct = () => {
     if (isGas) gas.openFor({ machine: machine.appliance.id, supersedes: entry.id });
-    else if (formKind) write.open({ kind: formKind, machineId: machine.appliance.id, corrects: entry.id });
+    else write.open({ kind: entry.kind, machineId: machine.appliance.id, corrects: entry.id });
   };
   return (
     <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
       <div className="text-soft">{dateWords(entry.on)}</div>
       <div className="min-w-0">
         <p className={dead ? 'text-soft line-through' : ''}>
-          <span className="font-semibold">{ENTRY_WORDS[entry.kind]}</span>{' '}
-          {noteWords(entry, system, partNames)}
+          <span className="font-semibold">{entryTitle(entry)}</span> {noteWords(entry, system, view.names)}
         </p>
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
         {Object.values(acceptedReasons(entry)).map((reason) => (
@@ -126,7 +118,7 @@ function LogbookEntry({
       </div>
       {!dead && (
         <div className="no-print flex gap-1">
-          {(isGas || formKind) && (
+          {correctable && (
             <Button weight="quiet" className="px-2" onClick={correct}>
               Correct
             </Button>

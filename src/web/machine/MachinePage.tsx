@@ -1,14 +1,13 @@
 /** A machine's page: its logbook. What it may take today, what is due, what happened, and every version of it. */
 import { Suspense, lazy } from 'react';
 import { useParams } from 'react-router';
-import { grams, massText } from '../../core/quantity/mass';
 import { summaryOf } from '../../core/rules/summary';
 import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { MachineMark } from '../parts/StateMark';
-import { FULL_CHARGE_WORDS, KIND_WORDS, NOTE_WORDS } from '../words/codes';
-import { dayWords } from '../words/dates';
+import { KIND_WORDS, NOTE_WORDS } from '../words/codes';
+import { fullChargeWords } from '../words/fullCharge';
 import { CaseList } from './CaseList';
 import { Duties } from './Duties';
 import { Figures } from './Figures';
@@ -41,7 +40,6 @@ function Shown({ view }: { view: MachineView }) {
   const sheet = useLogSheet();
   const { appliance, site, spaces } = machine;
   const served = spaces.filter((space) => appliance.serves?.includes(space.id)).map((space) => space.name);
-  const charge = standing.history.fullCharges.at(-1);
   return (
     <Page
       title={appliance.name}
@@ -54,9 +52,7 @@ function Shown({ view }: { view: MachineView }) {
           </p>
           <p>
             {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass} · full charge{' '}
-            {charge
-              ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}`
-              : 'not known'}
+            {fullChargeWords(standing.history, system) ?? 'not known'}
           </p>
           <MachineMark state={summaryOf(standing).state} />
         </>

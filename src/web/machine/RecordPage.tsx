@@ -1,12 +1,13 @@
 /** The inspector's view: all that the rules want on record about one machine, printable, with its gaps named. */
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import type { EntryKind } from '../../core/logbook/entry';
-import { dayText } from '../../core/quantity/day';
+import { ENTRY_KINDS, type EntryKind } from '../../core/logbook/entry';
 import { grams, massText } from '../../core/quantity/mass';
-import { type AdditionRate, PERCENT_SCALE } from '../../core/rules/leakRate';
+import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { judgedRate } from '../../core/rules/judgedRate';
 import { recordGaps } from '../../core/rules/recordGaps';
 import { useWriter } from '../app/writer';
+import { CannotJudge } from '../entries/CannotJudge';
 import { Button } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import {
@@ -14,18 +15,19 @@ import {
   CATEGORY_WORDS,
   CLOSED_WORDS,
   DETECTION_WORDS,
-  ENTRY_WORDS,
   KIND_WORDS,
   METHOD_WORDS,
   OBLIGATION_STATE_WORDS,
   OBLIGATION_WORDS,
   PACK_WORDS,
 } from '../words/codes';
-import { dayWords } from '../words/dates';
-import { mapOf, partNamesOf } from '../visit/layout';
-import { noteWords } from '../visit/noteWords';
+import { dateWords, dayWords } from '../words/dates';
+import { fullChargeWords } from '../words/fullCharge';
+import { exceedsWords, limitWords, percentText } from '../words/rod';
+import { entryTitle, noteWords } from '../visit/noteWords';
 import { gapWords } from '../words/gaps';
 import { stateOf } from '../../core/rules/obligation';
+import { unjudged } from '../../core/rules/unjudged';
 import { type MachineView, useMachineView } from './machineView';
 
 export function RecordPage() {
@@ -51,12 +53,10 @@ function Record({ view }: { view: MachineView }) {
       `${machine.appliance.name}, ${KIND_WORDS[machine.appliance.kind]}${machine.appliance.assembly ? `, circuit of ${machine.appliance.assembly}` : ''}`,
     ],
     ['Category', CATEGORY_WORDS[present.category]],
-    ['Refrigerant', `${present.refrigerant.name}, GWP ${String(present.refrigerant.gwp)}`],
-    [
-      'Full charge',
-      present.fullCharge === null ? 'not determined' : massText(grams(present.fullCharge), system),
-    ],
-    ['Installed', machine.appliance.installedOn ?? 'not recorded'],
+    ['Refrigerant', `${present.refrigerant.name}, GWP ${String(Math.round(present.refrigerant.gwp))}`],
+    ['Full charge', fullChargeWords(standing.history, system) ?? 'not determined'],
+    ['Installed', dateOr(machine.appliance.installedOn)],
+    ['Record begins', dateOr(machine.appliance.recordFrom)],
     ['Automatic leak detection', DETECTION_WORDS[present.detection]],
     [
       'Rules that cover',
@@ -88,6 +88,7 @@ function Record({ view }: { view: MachineView }) {
           </div>
         ))}
       </dl>
+      <CannotJudge standing={standing} system={system} />
       <Section title="Gaps">
         {gaps.length === 0 ? (
           <p>None: everything that the rules want to know is on record.</p>
@@ -96,7 +97,7 @@ function Record({ view }: { view: MachineView }) {
             {gaps.map((gap, index) => (
               <li key={index} className="rule-b grid grid-cols-[8rem_1fr] gap-3 py-1">
                 <span className="text-soft">{gap.day === null ? '' : dayWords(gap.day)}</span>
-                <span>{gapWords(gap)}</span>
+                <span>{gapWords(gap, view.names)}</span>
               </li>
             ))}
           </ul>
@@ -104,18 +105,22 @@ function Record({ view }: { view: MachineView }) {
       </Section>
       <Additions view={view} />
       <Section title="Cases and duties">
-        {standing.cases.length === 0 && <p className="text-soft">No case.</p>}
+        {standing.cases.length === 0 && (
+          <p className="text-soft">
+            {unjudged(standing) === null ? 'No case.' : 'Whether a case should run cannot be judged.'}
+          </p>
+        )}
         <Table
           head={['Rule', 'Opened', 'State', 'Repair due', 'First test', 'Second test']}
           rows={standing.cases.map((each) => [
             PACK_WORDS[each.case.pack.id],
-            dayText(each.case.openedOn),
+            dayWords(each.case.openedOn),
             each.case.closedOn !== null && each.case.closedBecause
-              ? `closed ${dayText(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`
+              ? `closed ${dayWords(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`
               : CASE_STATE_WORDS[each.state],
-            dayText(each.repairDue),
-            each.initialPassedOn === null ? '–' : dayText(each.initialPassedOn),
-            each.followUpPassedOn === null ? '–' : dayText(each.followUpPassedOn),
+            dayWords(each.repairDue),
+            each.initialPassedOn === null ? '–' : dayWords(each.initialPassedOn),
+            each.followUpPassedOn === null ? '–' : dayWords(each.followUpPassedOn),
           ])}
         />
         <Table
@@ -123,16 +128,17 @@ function Record({ view }: { view: MachineView }) {
           rows={standing.obligations.map((each) => [
             OBLIGATION_WORDS[each.kind],
             `${PACK_WORDS[each.pack.id]}, ${each.source.cite}`,
-            dayText(each.due),
+            dayWords(each.due),
             each.doneOn === null
               ? OBLIGATION_STATE_WORDS[stateOf(each, today)]
-              : `done ${dayText(each.doneOn)}${each.doneOn > each.due ? ', late' : ''}`,
+              : `done ${dayWords(each.doneOn)}${each.doneOn > each.due ? ', late' : ''}`,
           ])}
         />
       </Section>
       {SECTIONS.map(([title, kinds]) => (
         <EntryTable key={title} title={title} kinds={kinds} view={view} />
       ))}
+      <EntryTable title="Work and readings" kinds={OTHER_KINDS} view={view} />
     </Page>
   );
 }
@@ -149,7 +155,20 @@ const SECTIONS: [string, EntryKind[]][] = [
   ['Leak detection', ['detectionCheck', 'detectionAlarm']],
 ];
 
-function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[]; view: MachineView }) {
+/** Whatever was written stands somewhere in the record. */
+const OTHER_KINDS: readonly EntryKind[] = ENTRY_KINDS.filter(
+  (kind) => kind !== 'void' && !SECTIONS.some(([, kinds]) => kinds.includes(kind)),
+);
+
+function EntryTable({
+  title,
+  kinds,
+  view,
+}: {
+  title: string;
+  kinds: readonly EntryKind[];
+  view: MachineView;
+}) {
   const { people } = useWriter();
   const entries = view.standing.history.entries.filter(({ entry }) => kinds.includes(entry.kind));
   if (entries.length === 0) return null;
@@ -158,14 +177,13 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
     const certificate = person?.certificates?.[0];
     return `${person?.name ?? id}${certificate ? `, ${certificate.scheme ?? ''} ${certificate.number ?? ''}` : ''}`;
   };
-  const partNames = partNamesOf(mapOf(view));
   return (
     <Section title={title}>
       <Table
         head={['Day', 'What', 'By, certificate', 'Note']}
         rows={entries.map(({ entry }) => [
-          entry.on,
-          `${ENTRY_WORDS[entry.kind]} ${noteWords(entry, view.system, partNames)}${'cylinderId' in entry && entry.cylinderId ? `, bottle ${entry.cylinderId}` : ''}`,
+          dateWords(entry.on),
+          `${entryTitle(entry)} ${noteWords(entry, view.system, view.names)}`,
           writer(entry.by),
           [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`]
             .filter(Boolean)
@@ -178,32 +196,40 @@ function EntryTable({ title, kinds, view }: { title: string; kinds: EntryKind[];
 
 function Additions({ view: { standing, system } }: { view: MachineView }) {
   const percent = (millionths: number | null) =>
-    millionths === null ? 'unknown' : `${String(millionths / PERCENT_SCALE)} %`;
+    millionths === null ? 'not known' : percentText(millionths / PERCENT_SCALE);
   if (standing.additions.length === 0) return null;
   return (
     <Section title="Leak rate at each addition">
       <Table
-        head={['Day', 'Counts', 'Full charge', 'Annualizing', 'Rolling average', 'Method', 'Exceeds']}
-        rows={standing.additions.map((each) => [
-          dayText(each.gasDay.day),
-          each.gasDay.unknown ? 'not weighed' : massText(grams(each.gasDay.net), system),
-          each.spell.fullCharge === null ? 'not known' : massText(grams(each.spell.fullCharge), system),
-          percent(each.annualizing.millionths),
-          percent(each.rolling.millionths),
-          METHOD_WORDS[each.method],
-          exceedsWords(each),
-        ])}
+        head={[
+          'Day',
+          'Counts',
+          'Full charge',
+          'Annualizing',
+          'Rolling average',
+          'Method',
+          'Limit',
+          'Exceeds',
+        ]}
+        rows={standing.additions.map((each) => {
+          const judged = judgedRate(each, standing.ledger);
+          return [
+            dayWords(each.gasDay.day),
+            each.gasDay.unknown ? 'not weighed' : massText(grams(each.gasDay.net), system),
+            each.spell.fullCharge === null ? 'not known' : massText(grams(each.spell.fullCharge), system),
+            percent(each.annualizing.millionths),
+            percent(each.rolling.millionths),
+            METHOD_WORDS[each.method],
+            each.spell.fullCharge === null ? 'not known' : limitWords(judged),
+            exceedsWords(judged),
+          ];
+        })}
       />
     </Section>
   );
 }
 
-function exceedsWords({ spell, gasDay, exceeds }: AdditionRate): string {
-  const answers = Object.values(exceeds);
-  if (spell.fullCharge === null || gasDay.unknown || answers.includes(null)) return 'cannot be judged';
-  if (answers.length === 0) return 'no rule covered';
-  return answers.includes(true) ? 'yes' : 'no';
-}
+const dateOr = (date: string | null | undefined): string => (date == null ? 'not recorded' : dateWords(date));
 
 /** A plain table; on a phone each row becomes a block with its headings. */
 function Table({ head, rows }: { head: string[]; rows: ReactNode[][] }) {

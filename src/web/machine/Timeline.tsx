@@ -13,7 +13,7 @@ import {
 } from 'recharts';
 import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
 import { exactGrams, grams, massText } from '../../core/quantity/mass';
-import { strictestPack } from '../../core/rules/headroom';
+import { strictestOf } from '../../core/rules/headroom';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { dayWords } from '../words/dates';
 import { percentText } from '../words/rod';
@@ -71,7 +71,7 @@ export default function Timeline({ view }: { view: MachineView }) {
   const from = addDays(first.day, -MARGIN_DAYS);
   const to = addDays(today, MARGIN_DAYS);
   const unit = system === 'kilograms' ? 'kg' : 'lb';
-  const threshold = strictestPack(standing.force, today)?.percent ?? null;
+  const threshold = strictestOf(standing.present, today)?.percent ?? null;
   const rates = points.flatMap((point) => (point.rate === null ? [] : [point.rate]));
   const top = Math.max(threshold ?? 0, 1, ...rates) * 1.15;
   // Both scales share their zero, so that a rate and a weight never seem to contradict each other.
@@ -130,7 +130,7 @@ export default function Timeline({ view }: { view: MachineView }) {
                 stroke="var(--brick)"
                 strokeDasharray="6 4"
                 label={{
-                  value: `threshold ${String(threshold)} %`,
+                  value: `limit today ${String(threshold)} %`,
                   fill: 'var(--brick)',
                   position: 'insideTopLeft',
                   fontSize: 13,

@@ -2,16 +2,14 @@
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../app/writer';
-import { useAppend } from '../data/queries';
+import { useWriting } from '../entries/useWriting';
 import { voidOf } from '../entries/voiding';
 import { WriterField } from '../gas/WriterField';
 import { TextField } from '../parts/Field';
 import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
-import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { mapOf, partNamesOf } from '../visit/layout';
-import { noteWords } from '../visit/noteWords';
+import { entryTitle, noteWords } from '../visit/noteWords';
 import type { MachineView } from './machineView';
 
 export function VoidSheet({
@@ -24,25 +22,40 @@ export function VoidSheet({
   onClose: () => void;
 }) {
   const { person } = useWriter();
-  const append = useAppend();
+  const { write, writing } = useWriting();
+  const [error, setError] = useState<Error | null>(null);
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
+  const visit = visitWords(entry, view.machine.entries);
   const save = () => {
     setTried(true);
     if (!person || reason.trim() === '') return;
-    append.mutate(voidOf(entry, person.id, reason.trim()), { onSuccess: onClose });
+    void write(
+      `void ${entry.id}`,
+      [voidOf(entry, person.id, reason.trim())],
+      `Voided: ${entryTitle(entry).toLowerCase()} of ${dateWords(entry.on)}.`,
+      view.machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (!problem) onClose();
+    });
   };
   return (
     <Sheet
       title="Void this entry"
       subtitle={view.machine.appliance.name}
       onClose={onClose}
-      footer={<SaveBar words="Void it" saving={append} onSave={save} />}
+      footer={<SaveBar words="Void it" saving={{ error, isPending: writing }} onSave={save} />}
     >
       <p className="mb-1 font-semibold">
-        {ENTRY_WORDS[entry.kind]}, {dateWords(entry.on)}
+        {entryTitle(entry)}, {dateWords(entry.on)}
       </p>
-      <p className="mb-4">{noteWords(entry, view.system, partNamesOf(mapOf(view)))}</p>
+      <p className="mb-4">{noteWords(entry, view.system, view.names)}</p>
+      {visit && (
+        <p className="mb-4 border-l-4 border-ochre pl-3">
+          It belongs to the visit of {visit}; its service record changes with it, and says so.
+        </p>
+      )}
       <p className="mb-4 text-soft">
         The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases
         and deadlines are as if it had never been written.
@@ -65,4 +78,13 @@ export function VoidSheet({
       </form>
     </Sheet>
   );
+}
+
+/** The days of the visit that an entry belongs to, or null. */
+export function visitWords(entry: Entry, entries: readonly Entry[]): string | null {
+  if (entry.visitId == null) return null;
+  const days = entries.flatMap((each) => (each.visitId === entry.visitId ? [each.on] : [])).sort();
+  const [first = entry.on] = days;
+  const last = days.at(-1) ?? first;
+  return first === last ? dateWords(first) : `${dateWords(first)} to ${dateWords(last)}`;
 }

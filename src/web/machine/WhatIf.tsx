@@ -1,7 +1,6 @@
 /** What if: an addition of any size on any day, with what would follow. Nothing is saved. */
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
-import { bareUnit } from '../../core/rules/massSystem';
 import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
 import { stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';
@@ -26,7 +25,7 @@ export function WhatIf({ view }: { view: MachineView }) {
   const [amount, setAmount] = useState('');
   const [on, setOn] = useState(dayText(today));
   const day = parseDay(on);
-  const read = massOf(amount, bareUnit(system));
+  const read = massOf(amount, view.bareUnit);
   const tooFar = day !== null && day > addDays(today, MOST_DAYS_AHEAD);
   return (
     <Section title="What if gas went in">
@@ -64,6 +63,8 @@ const imagined = (
   id: IMAGINED,
   kind: 'refrigerantAdded',
   on,
+  // behind all that is written of that day
+  at: '9999-12-31T00:00:00Z',
   by: IMAGINED,
   applianceId: view.machine.appliance.id,
   mass,
@@ -89,7 +90,7 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
         <RodDrawing size="full" rod={rodOf(thatDay)} system={system} />
         <p className="text-xl font-bold">{stateWords} after it</p>
         {rate ? (
-          <RateLines rate={rate} ledger={thatDay.ledger} system={system} />
+          <RateLines rate={rate} ledger={thatDay.ledger} system={system} labels={view.names.leaks} />
         ) : (
           <p>Nothing of it would count.</p>
         )}

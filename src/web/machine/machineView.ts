@@ -1,18 +1,25 @@
 /** A machine with all that follows from its entries today, folded once for the page. */
 import { useMemo } from 'react';
-import { massSystemOf } from '../../core/rules/massSystem';
+import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import type { Day } from '../../core/quantity/day';
-import type { MassSystem } from '../../core/quantity/mass';
+import type { MassSystem, MassUnit } from '../../core/quantity/mass';
 import type { Packs } from '../../core/rules/packs/shipped';
 import type { Standing } from '../../core/rules/standing';
-import { useMachine, useToday } from '../data/queries';
+import { leakLabels } from '../../core/logbook/leakLabels';
+import { useCylinders, useMachine, useToday } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
+import { mapOf, partNamesOf } from '../visit/layout';
+import type { Names } from '../words/names';
 
 export interface MachineView {
   machine: Machine;
+  /** what its parts, leaks and bottles are called */
+  names: Names;
   standing: Standing;
   today: Day;
+  /** in which units its weights are read, and that of a bare number */
   system: MassSystem;
+  bareUnit: MassUnit;
   packs: Packs;
 }
 
@@ -22,20 +29,21 @@ export function useMachineView(id: string): {
 } {
   const query = useMachine(id);
   const packs = usePacks();
+  const cylinders = useCylinders().data;
   const machine = query.data;
   const today = useToday(machine?.site.timezone);
-  const view = useMemo(
-    () =>
-      machine && today !== null
-        ? {
-            machine,
-            today,
-            packs,
-            system: massSystemOf(machine.site),
-            standing: standingWith(machine, packs, today),
-          }
-        : null,
-    [machine, packs, today],
-  );
+  const view = useMemo(() => {
+    if (!machine || today === null) return null;
+    const standing = standingWith(machine, packs, today);
+    const charged = chargedUnit(standing.history);
+    const system = massSystemOf(machine.site, charged);
+    const bare = { machine, today, packs, system, bareUnit: bareUnit(system, charged), standing };
+    const names: Names = {
+      parts: partNamesOf(mapOf(bare)),
+      leaks: leakLabels(machine.entries),
+      bottles: new Map((cylinders ?? []).map((each) => [each.id, each.serial])),
+    };
+    return { ...bare, names };
+  }, [machine, packs, today, cylinders]);
   return { query, view };
 }

@@ -21,14 +21,17 @@ import type { ObligationKind } from '../../core/rules/obligation';
 
 const column = createColumnHelper<MachineRow>();
 const freeShare = ({ summary: { rod } }: MachineRow): number =>
-  rod.limit ? rod.freeGrams / rod.allowanceGrams - rod.overPercent : 2;
+  rod.limit
+    ? rod.freeGrams / rod.allowanceGrams -
+      (rod.exceeded ? rod.exceeded.percent / rod.exceeded.limitPercent : 0)
+    : 2;
 
 const COLUMNS = [
   column.accessor((row) => MACHINE_STATES.indexOf(row.summary.state), { id: 'state', header: 'State' }),
   column.accessor((row) => row.appliance.name, { id: 'name', header: 'Machine', sortingFn: 'alphanumeric' }),
   column.accessor((row) => row.siteName, { id: 'site', header: 'Site', sortingFn: 'text' }),
   column.accessor((row) => row.summary.fullChargeGrams ?? -1, { id: 'charge', header: 'Gas' }),
-  column.accessor(freeShare, { id: 'rod', header: 'Free today', sortDescFirst: false }),
+  column.accessor(freeShare, { id: 'rod', header: 'Room today', sortDescFirst: false }),
   column.accessor((row) => row.summary.nextDue?.due ?? '9999', {
     id: 'due',
     header: 'Next due',
@@ -136,7 +139,9 @@ function MachineLine({ row: { appliance, siteName, summary, massSystem } }: { ro
             </span>
           </>
         ) : (
-          <span className="text-soft">nothing due</span>
+          <span className="text-soft">
+            {summary.unjudged ? 'cannot be judged' : summary.state === 'retired' ? 'retired' : 'nothing due'}
+          </span>
         )}
       </div>
     </Link>

@@ -17,8 +17,8 @@ export interface Beads {
 /** Free beads are rounded down, so that the rod never promises more than there is. */
 export function beadsOf(rod: Extract<Rod, { limit: true }>): Beads {
   const overBeads =
-    rod.thresholdPercent > 0
-      ? Math.max(0, Math.ceil((rod.overPercent / rod.thresholdPercent) * BEADS - DUST))
+    rod.exceeded && rod.exceeded.limitPercent > 0
+      ? Math.max(0, Math.ceil((rod.exceeded.percent / rod.exceeded.limitPercent - 1) * BEADS - DUST))
       : 0;
   const share = rod.allowanceGrams > 0 ? Math.max(0, Math.min(1, rod.freeGrams / rod.allowanceGrams)) : 0;
   const free = Math.floor(share * BEADS + DUST);

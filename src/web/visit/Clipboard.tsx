@@ -3,19 +3,16 @@ import { useState } from 'react';
 import { ClipboardList } from 'lucide-react';
 import type { Entry } from '../../core/logbook/entry';
 import { STEPS, type Step, stepOf } from '../../core/visit/steps';
-import { toolOf } from '../../core/visit/notes';
 import { useWriter } from '../app/writer';
-import { FORM_KINDS } from '../entries/specs';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { useLogSheet } from '../gas/logSheet';
 import { VoidSheet } from '../machine/VoidSheet';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
-import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 import { STEP_WORDS } from '../words/steps';
-import { noteFormOf } from './noteForms';
-import { noteWords } from './noteWords';
+import { correctionForm } from './formOf';
+import { entryTitle, noteWords } from './noteWords';
 import { useVisit } from './visitContext';
 
 /** Entries by step, in the order of the work. */
@@ -26,41 +23,18 @@ export function bySteps(entries: readonly { entry: Entry }[]): { step: Step; ent
   })).filter((each) => each.entries.length > 0);
 }
 
-/** Tools without a form of their own. */
-const TOOL_TITLES: Partial<Record<string, string>> = {
-  visitBegun: 'Visit',
-  judgement: 'Verdict',
-  spot: 'Looked at',
-  map: 'Map',
-  evidence: 'Evidence',
-  withdrawal: 'Withdrawn',
-  valve: 'Valve',
-  weighed: 'Weighed',
-  school: 'School',
-  checklist: 'Checked',
-  signed: 'Handed over',
-  picture: 'Photo',
-};
-
-const lineTitle = (entry: Entry): string => {
-  const tool = toolOf(entry) ?? '';
-  return TOOL_TITLES[tool] ?? noteFormOf(tool)?.title ?? ENTRY_WORDS[entry.kind];
-};
-
 function Lines() {
-  const { record, view, partNames } = useVisit();
+  const { record, view } = useVisit();
   const { people } = useWriter();
   const [chosen, setChosen] = useState<string | null>(null);
   const [voiding, setVoiding] = useState<Entry | null>(null);
   const write = useWriteSheet();
   const gas = useLogSheet();
   const machineId = view.machine.appliance.id;
-  const correctable = (entry: Entry) =>
-    FORM_KINDS.some((kind) => kind === entry.kind) && toolOf(entry) === null;
   const isGas = (entry: Entry) => entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
   const correct = (entry: Entry) => {
     if (isGas(entry)) gas.openFor({ machine: machineId, supersedes: entry.id });
-    else write.open({ kind: entry.kind as (typeof FORM_KINDS)[number], machineId, corrects: entry.id });
+    else write.open({ kind: entry.kind, machineId, corrects: entry.id });
   };
   if (record.entries.length === 0)
     return <p className="py-4 text-soft">Nothing yet. What you record at each step stands here at once.</p>;
@@ -78,8 +52,8 @@ function Lines() {
                   aria-expanded={chosen === entry.id}
                   onClick={() => setChosen(chosen === entry.id ? null : entry.id)}
                 >
-                  <span className="text-soft">{lineTitle(entry)}:</span>{' '}
-                  {noteWords(entry, view.system, partNames)}
+                  <span className="text-soft">{entryTitle(entry)}:</span>{' '}
+                  {noteWords(entry, view.system, view.names)}
                   {entry.note && <span className="text-soft"> “{entry.note}”</span>}
                 </button>
                 {chosen === entry.id && (
@@ -89,7 +63,7 @@ function Lines() {
                       {dateWords(entry.on)}
                     </p>
                     <div className="flex gap-2">
-                      {(isGas(entry) || correctable(entry)) && (
+                      {(isGas(entry) || correctionForm(entry) !== null) && (
                         <Button className="px-3" onClick={() => correct(entry)}>
                           Correct
                         </Button>

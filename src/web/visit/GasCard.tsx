@@ -1,7 +1,6 @@
 /** Gas in or out as part of a visit: the same form as everywhere, with the rod live, filed under the visit. */
 import { dayText } from '../../core/quantity/day';
 import type { Entry } from '../../core/logbook/entry';
-import { carrying } from '../../core/visit/notes';
 import { GasFields } from '../gas/GasFields';
 import type { Direction } from '../gas/gasDraft';
 import { type GasFormState, useGasForm } from '../gas/useGasForm';
@@ -24,7 +23,8 @@ export function useVisitGas(
     direction,
     place: `${visitId} ${direction} `,
     on: dayText(day),
-    alter: (entry, at) => [carrying(entry, { visitId, at }), ...also()],
+    visitId,
+    also,
     onDone,
   });
 }

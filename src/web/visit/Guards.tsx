@@ -28,7 +28,7 @@ export function Guards() {
               className={`mb-1 border-l-4 pl-3 font-semibold ${guard.code === 'doNotStart' ? 'border-brick text-brick' : 'border-ochre text-ochre'}`}
             >
               <span aria-hidden="true">{guard.code === 'doNotStart' ? '▲ ' : '◐ '}</span>
-              {guardWords(guard, units)}
+              {guardWords(guard, units, view.names.leaks)}
             </li>
           ))}
         </ul>

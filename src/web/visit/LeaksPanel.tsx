@@ -62,7 +62,7 @@ export function LeaksPanel() {
                 <span aria-hidden="true">{MARK[leak.state]} </span>
                 {LEAK_STATE_WORDS[leak.state]}
               </span>{' '}
-              · {leak.state === 'suspected' || leak.state === 'dismissed' ? '' : `${leak.id}, `}
+              · {leak.state === 'suspected' || leak.state === 'dismissed' ? '' : `${leak.label}, `}
               {leak.place || 'place not recorded'}
             </p>
             <p className="text-soft">
@@ -106,7 +106,7 @@ function EvidenceSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     fixed: { tool: 'evidence', leakId: leak.id },
   };
   return (
-    <Sheet title={`Leak ${leak.id}`} subtitle={leak.place} onClose={onClose}>
+    <Sheet title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
       <NoteCard name={`evidence ${leak.id}`} spec={spec} save="Save the evidence" onSaved={onClose} />
     </Sheet>
   );
@@ -170,7 +170,7 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
           tool: 'preventive',
           on: target.on,
           at: target.at ?? undefined,
-          part: leak.place || `leak ${leak.id}`,
+          part: leak.place || `leak ${leak.label}`,
           how: 'how' in target ? (target.how ?? null) : null,
           preventive: true,
           leakId: leak.id,
@@ -180,7 +180,7 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     ];
   };
   return (
-    <Sheet title={`Leak ${leak.id}`} subtitle={leak.place} onClose={onClose}>
+    <Sheet title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
       <NoteCard name={`withdraw ${leak.id}`} spec={spec} save="Withdraw it" alter={alter} onSaved={onClose} />
     </Sheet>
   );

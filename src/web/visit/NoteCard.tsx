@@ -1,5 +1,5 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
@@ -9,6 +9,7 @@ import { type Values, initialValues, madeOf } from '../entries/formValues';
 import { WriterField } from '../gas/WriterField';
 import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
+import { useDeed } from './useDeed';
 import { useKeptDraft } from './useKeptDraft';
 import { useVisit } from './visitContext';
 
@@ -27,16 +28,14 @@ interface Props {
 }
 
 export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, onSaved, main }: Props) {
-  const { visitId, view, place, day, draft: entryOf, write, writing, error } = useVisit();
+  const { visitId, view, place, day, draft: entryOf } = useVisit();
+  const deed = useDeed(name);
   const { person } = useWriter();
   const { machine, standing } = view;
   const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
-    initialValues(spec, given, null, standing),
+    initialValues(spec, given, null, standing, place.labels),
   );
   const [tried, setTried] = useState(false);
-  const [failed, setFailed] = useState(false);
-  // The same id and instant however often it is sent: a lost answer must not make two entries.
-  const stamp = useRef<{ id: string; at: string } | null>(null);
   const frame = {
     id: 'unsent',
     kind: spec.kind,
@@ -44,7 +43,7 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
     by: person?.id ?? null,
     applianceId: machine.appliance.id,
     note: '',
-    supersedes: null,
+    corrected: null,
     correctionReason: '',
   };
   const { entry, errors } = madeOf(spec, draft, frame, place, day);
@@ -56,12 +55,10 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
     if (!entry) return;
     const base = entryOf(spec.kind, {});
     if (!base) return;
-    stamp.current ??= { id: base.id, at: base.at ?? '' };
-    const made = { ...base, ...entry, ...stamp.current, visitId } as Entry;
-    const taken = await write(alter ? alter(made) : [made], `${spec.title}: in the logbook.`);
-    setFailed(!taken);
-    if (!taken) return;
-    stamp.current = null;
+    // What was made with the form, such as the id of a leak, is the same after a reload.
+    set(draft);
+    const made = { ...base, ...entry, id: base.id, visitId } as Entry;
+    if (!(await deed.save(alter ? alter(made) : [made], `${spec.title}: in the logbook.`))) return;
     setTried(false);
     forget();
     onSaved?.();
@@ -104,14 +101,14 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
           {Object.values(errors)[0]}
         </p>
       )}
-      {failed && <ApiError error={error} />}
+      <ApiError error={deed.error} />
       <Button
         type="submit"
         weight={main === false ? 'plain' : 'main'}
         className="w-full sm:w-auto"
-        disabled={writing || (empty && spec.fields.length > 0)}
+        disabled={deed.writing || (empty && spec.fields.length > 0)}
       >
-        {writing ? 'Saving…' : save}
+        {deed.writing ? 'Saving…' : save}
       </Button>
     </form>
   );
@@ -125,8 +122,9 @@ function isEmpty(value: unknown): boolean {
   if (value === null || value === undefined || value === '' || value === false) return true;
   if (Array.isArray(value)) return value.length === 0;
   if (typeof value === 'object') {
-    const { text, how } = value as { text?: string; how?: string };
-    return how === 'value' && text === '';
+    const { text, how, id } = value as { text?: string; how?: string; id?: string };
+    // A leak is always named; it says nothing by itself.
+    return id !== undefined || (how === 'value' && text === '');
   }
   return false;
 }

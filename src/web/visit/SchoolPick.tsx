@@ -7,10 +7,12 @@ import {
   questionsAt,
   schoolUsed,
 } from '../../core/visit/schools';
+import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
 import { Choices } from '../parts/Choices';
 import { TextField } from '../parts/Field';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
+import { useDeed } from './useDeed';
 import { useVisit } from './visitContext';
 
 export function SchoolPicks() {
@@ -19,7 +21,8 @@ export function SchoolPicks() {
 }
 
 function SchoolPick({ question }: { question: SchoolQuestion }) {
-  const { record, step, draft, write } = useVisit();
+  const { record, step, draft } = useVisit();
+  const deed = useDeed(`way ${question}`);
   const used = schoolUsed(record.entries, question);
   const schools: readonly School[] = SCHOOL_QUESTIONS[question].schools;
   const [picked, setPicked] = useState<string | null>(null);
@@ -38,7 +41,7 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
       school: chosen,
       why: why.trim() || null,
     });
-    if (entry && (await write([entry], `${title}: ${SCHOOL_WORDS[chosen as School]}.`))) {
+    if (await deed.save([entry], `${title}: ${SCHOOL_WORDS[chosen as School]}.`)) {
       setPicked(null);
       setTried(false);
       setWhy('');
@@ -72,6 +75,7 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
               error={tried && why.trim() === '' ? 'Say why this visit does it otherwise.' : null}
             />
           )}
+          <ApiError error={deed.error} />
           <Button className="mb-3" onClick={() => void keep()}>
             Use it in this visit
           </Button>

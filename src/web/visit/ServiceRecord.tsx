@@ -10,11 +10,14 @@ import { type Step, stepOf } from '../../core/visit/steps';
 import { notesOf, shutValves } from '../../core/visit/visitRecord';
 import { useWriter } from '../app/writer';
 import { foldedObligations } from '../machine/Duties';
-import { FULL_CHARGE_WORDS, METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
+import { METHOD_WORDS, OBLIGATION_WORDS } from '../words/codes';
 import { dateWords, dayWords, untilWords } from '../words/dates';
 import { LEAK_STATE_WORDS, weakWords } from '../words/leaks';
-import { percentText } from '../words/rod';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { fullChargeWords } from '../words/fullCharge';
+import { rateWords } from '../words/rod';
+import { judgedRate } from '../../core/rules/judgedRate';
+import { unjudged } from '../../core/rules/unjudged';
+import { CannotJudge } from '../entries/CannotJudge';
 import { methodOn } from '../../core/rules/inForce';
 import { bySteps } from './Clipboard';
 import { leakLine } from './LeaksPanel';
@@ -74,7 +77,6 @@ function Heading() {
   const { people } = useWriter();
   const { machine, standing, system, today } = view;
   const writers = [...new Set(record.entries.map(({ entry }) => entry.by))];
-  const charge = standing.history.fullCharges.at(-1);
   const { refrigerant } = standing.present;
   const rate = standing.additions.at(-1);
   return (
@@ -90,18 +92,13 @@ function Heading() {
             ? dayWords(record.from)
             : `${dayWords(record.from)} to ${dayWords(record.to ?? record.from)}`}{' '}
         · {refrigerant.name}, {refrigerant.safetyClass} · full charge{' '}
-        {charge
-          ? `${massText(grams(charge.grams), system)}, ${FULL_CHARGE_WORDS[charge.entry.method]} ${dayWords(charge.day)}`
-          : 'not known'}
+        {fullChargeWords(standing.history, system) ?? 'not known'}
       </p>
       <p>
         Leak rate:{' '}
         {rate === undefined
-          ? 'no addition has counted yet'
-          : rate[rate.method].millionths === null
-            ? `unknown at the addition of ${dayWords(rate.gasDay.day)}`
-            : `${percentText((rate[rate.method].millionths ?? 0) / PERCENT_SCALE)} a year at the addition of ${dayWords(rate.gasDay.day)}`}
-        , {METHOD_WORDS[methodOn(machine.site, today)]}
+          ? `no addition has counted yet; ${METHOD_WORDS[methodOn(machine.site, today)]}`
+          : `at the addition of ${dayWords(rate.gasDay.day)}: ${rateWords(judgedRate(rate, standing.ledger))}`}
       </p>
       {writers.map((id) => {
         const person = people.find((each) => each.id === id);
@@ -129,12 +126,12 @@ function Lines({
   without?: readonly string[];
   empty?: string | null;
 }) {
-  const { record, view, partNames } = useVisit();
+  const { record, view } = useVisit();
   const shown = bySteps(record.entries)
     .filter(({ step }) => of.includes(step))
     .flatMap(({ entries }) => entries)
     .filter((entry) => !without.includes(entry.kind) && entry.kind !== 'photo' && toolOf(entry) !== 'school')
-    .map((entry) => ({ id: entry.id, words: noteWords(entry, view.system, partNames), note: entry.note }))
+    .map((entry) => ({ id: entry.id, words: noteWords(entry, view.system, view.names), note: entry.note }))
     .filter((each) => each.words !== '' || each.note);
   if (shown.length === 0) return empty === null ? null : <p className="text-soft">{empty}</p>;
   return (
@@ -170,7 +167,7 @@ function LeaksTold() {
       <ul>
         {found.map((leak) => (
           <li key={leak.id}>
-            <span className="font-semibold">{leak.id}</span> {leak.place}: {LEAK_STATE_WORDS[leak.state]}
+            <span className="font-semibold">{leak.label}</span> {leak.place}: {LEAK_STATE_WORDS[leak.state]}
             {leakLine(leak) && ` · ${leakLine(leak)}`}
           </li>
         ))}
@@ -182,7 +179,7 @@ function LeaksTold() {
         ))}
         {withdrawn.map((leak) => (
           <li key={leak.id} className="font-semibold">
-            Withdrawn: leak {leak.id}, {leak.place}, told before as found, was none: {leak.because}
+            Withdrawn: leak {leak.label}, {leak.place}, told before as found, was none: {leak.because}
           </li>
         ))}
       </ul>
@@ -233,7 +230,7 @@ function TestsTold() {
           const weak = weakWords(weakIn(entry, running));
           return (
             <li key={entry.id}>
-              {noteWords(entry, view.system)}
+              {noteWords(entry, view.system, view.names)}
               {weak && <span className="font-semibold"> {weak.words}</span>}
             </li>
           );
@@ -245,20 +242,20 @@ function TestsTold() {
 
 /** Where this visit did it otherwise than we do, and why. */
 function Schools() {
-  const { record } = useVisit();
+  const { record, view } = useVisit();
   const named = notesOf(record.entries, 'school');
   if (named.length === 0) return null;
   return (
-    <Block title="Schools used">
+    <Block title="Ways of working">
       {named.map(({ entry }) => (
-        <p key={entry.id}>{noteWords(entry, 'pounds')}</p>
+        <p key={entry.id}>{noteWords(entry, view.system, view.names)}</p>
       ))}
     </Block>
   );
 }
 
 function LeftBehind() {
-  const { record, view, partNames } = useVisit();
+  const { record, view } = useVisit();
   const shut = shutValves(view.standing.history.entries);
   const left = record.entries.filter(({ entry }) => toolOf(entry) === 'checklist');
   const notes = record.entries.filter(({ entry }) => entry.kind === 'handover' && !isNoteTool(toolOf(entry)));
@@ -275,7 +272,7 @@ function LeftBehind() {
       ))}
       <ul>
         {[...left, ...notes].map(({ entry }) => (
-          <li key={entry.id}>{noteWords(entry, view.system, partNames)}</li>
+          <li key={entry.id}>{noteWords(entry, view.system, view.names)}</li>
         ))}
       </ul>
     </Block>
@@ -286,11 +283,12 @@ const DUE_SHOWN = 6;
 
 function DueNow() {
   const { view } = useVisit();
-  const { standing, today } = view;
+  const { standing, today, system } = view;
   const open = foldedObligations(openObligations(standing.obligations, today));
   return (
     <Block title="Due now">
-      {open.length === 0 && <p>Nothing is due on this machine.</p>}
+      <CannotJudge standing={standing} system={system} />
+      {open.length === 0 && unjudged(standing) === null && <p>Nothing is due on this machine.</p>}
       <ul>
         {open.slice(0, DUE_SHOWN).map(({ first, packs }) => (
           <li key={`${first.kind}${String(first.due)}${first.pack.id}`}>

@@ -32,7 +32,7 @@ export function TestsPanel() {
           return (
             <li key={entry.id} className="rule-b py-2">
               <p>
-                <span className="font-semibold">{noteWords(entry, view.system)}</span>{' '}
+                <span className="font-semibold">{noteWords(entry, view.system, view.names)}</span>{' '}
                 <span className="text-soft">{dayWords(day)}</span>
               </p>
               {weak && (

@@ -5,6 +5,7 @@ import { BenchSettingProvider } from '../bench/setting';
 import { TOOLS } from '../bench/tools';
 import { type ToolHome, ToolHomeContext } from '../bench/toolHome';
 import { Fold } from '../parts/Fold';
+import { useDeed } from './useDeed';
 import { useKnown } from './useKnown';
 import { useVisit } from './visitContext';
 
@@ -25,7 +26,8 @@ export function Tool({ slug, open = false, beside }: Props) {
 }
 
 export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
-  const { visitId, view, units, draft, write } = useVisit();
+  const { visitId, view, units, draft } = useVisit();
+  const deed = useDeed(`tool ${slug}`);
   const { machine, standing } = view;
   const starts = useKnown();
   const Calculator = TOOLS[slug];
@@ -35,10 +37,8 @@ export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
     keepWords: 'Keep it in this visit',
     beside,
     starts,
-    keep: async (kind, fields, words) => {
-      const entry = draft(kind, fields);
-      return entry !== null && write([entry], words);
-    },
+    keep: (kind, fields, words) => deed.save([draft(kind, fields)], words),
+    problem: deed.error,
   };
   return (
     <ToolHomeContext value={home}>

@@ -2,18 +2,21 @@
 import { useState } from 'react';
 import { partType } from '../../core/visit/circuit/parts';
 import { shutValves, type ValveState } from '../../core/visit/visitRecord';
+import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
 import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { partWords } from '../words/circuit';
 import { dayWords } from '../words/dates';
+import { useDeed } from './useDeed';
 import { useKeptDraft } from './useKeptDraft';
 import { useVisit } from './visitContext';
 
 const NO_VALVE = { name: '', ofCompressor: false };
 
 export function ValvesPanel() {
-  const { view, visitId, map, draft, write, writing } = useVisit();
+  const { view, visitId, map, draft } = useVisit();
+  const deed = useDeed('valve');
   const shut = shutValves(view.standing.history.entries);
   const {
     draft: typed,
@@ -25,7 +28,7 @@ export function ValvesPanel() {
   const known = map.parts.filter((part) => partType(part.type).valve);
   const state = async (valve: string, next: 'shut' | 'open', compressor: boolean) => {
     const entry = draft('readings', { tool: 'valve', valve, state: next, ofCompressor: compressor });
-    return entry !== null && write([entry], `${valve}: ${next === 'open' ? 'open again' : 'shut'}.`);
+    return deed.save([entry], `${valve}: ${next === 'open' ? 'open again' : 'shut'}.`);
   };
   const add = async () => {
     setTried(true);
@@ -38,12 +41,13 @@ export function ValvesPanel() {
   return (
     <Section title="Valves shut, to be opened again">
       {shut.length === 0 && <p className="mb-2 text-soft">None is written down as shut.</p>}
+      <ApiError error={deed.error} />
       <ul className="mb-3">
         {shut.map((valve) => (
           <ShutValve
             key={valve.valve}
             valve={valve}
-            busy={writing}
+            busy={deed.writing}
             onOpen={() => void state(valve.valve, 'open', valve.ofCompressor)}
           />
         ))}
@@ -74,7 +78,7 @@ export function ValvesPanel() {
           checked={ofCompressor}
           onChange={(event) => set({ name, ofCompressor: event.target.checked })}
         />
-        <Button disabled={writing} onClick={() => void add()}>
+        <Button disabled={deed.writing} onClick={() => void add()}>
           Write it down as shut
         </Button>
       </div>
@@ -83,7 +87,8 @@ export function ValvesPanel() {
 }
 
 function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; onOpen: () => void }) {
-  const { draft, write } = useVisit();
+  const { draft } = useVisit();
+  const deed = useDeed(`leave shut ${valve.valve}`);
   const [leaving, setLeaving] = useState(false);
   const [why, setWhy] = useState('');
   const leave = async () => {
@@ -95,7 +100,7 @@ function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; 
       ofCompressor: valve.ofCompressor,
       why: why.trim(),
     });
-    if (entry && (await write([entry], `${valve.valve}: left shut, and said so.`))) setLeaving(false);
+    if (await deed.save([entry], `${valve.valve}: left shut, and said so.`)) setLeaving(false);
   };
   return (
     <li className="rule-b py-2">
@@ -129,6 +134,7 @@ function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; 
           <Button className="mb-4" disabled={busy || why.trim() === ''} onClick={() => void leave()}>
             Leave it shut
           </Button>
+          <ApiError error={deed.error} />
         </div>
       )}
     </li>

@@ -4,14 +4,21 @@ import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../../core/
 import { notesOf } from '../../core/visit/visitRecord';
 import { EVAPORATOR_TD } from '../../core/bench/targets';
 import { partWords } from '../words/circuit';
-import type { MachineView } from '../machine/machineView';
+import type { Machine } from '../data/standing';
+import type { Standing } from '../../core/rules/standing';
 
-export function layoutOf(view: MachineView): LayoutName {
+/** What a drawing is made from. */
+interface Drawn {
+  machine: Machine;
+  standing: Standing;
+}
+
+export function layoutOf(view: Drawn): LayoutName {
   const chosen = notesOf(view.standing.history.entries, 'map').at(-1)?.note.layout;
   return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
 }
 
-export function mapOf(view: MachineView, layout = layoutOf(view)): CircuitMap {
+export function mapOf(view: Drawn, layout = layoutOf(view)): CircuitMap {
   const { appliance, spaces } = view.machine;
   const served = (appliance.serves ?? []).flatMap(
     (id) => spaces.find((space) => space.id === id)?.name ?? [],
@@ -24,7 +31,7 @@ export const partNamesOf = (map: CircuitMap): ReadonlyMap<string, string> =>
   new Map(map.parts.map((part) => [part.id, partWords(part)]));
 
 /** K between box and coil that is usual for this kind of machine. */
-export const usualDifference = (view: MachineView): number =>
+export const usualDifference = (view: Drawn): number =>
   ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind)
     ? EVAPORATOR_TD.reachIn
     : EVAPORATOR_TD.walkIn;

@@ -39,11 +39,13 @@ const measure = (
   dimension: Extract<FieldSpec, { type: 'measure' }>['dimension'],
   hint?: string,
 ): FieldSpec => ({ key, label, type: 'measure', dimension, stated: true, ...hinted(hint) });
+/** Stated in any of the four ways, or, where it must be said, chosen by the person. */
 const oneOf = (key: string, label: string, words: Record<string, string>, stated = true): FieldSpec => ({
   key,
   label,
   type: 'choice',
   stated,
+  chosen: !stated,
   choices: choices(Object.keys(words), words),
 });
 const ask = (key: string, label: string): FieldSpec => ({
@@ -191,7 +193,7 @@ export const NOTE_FORMS = {
     },
   ]),
   isolation: noteForm('isolation', 'How it was isolated', 'Which way, and whether air came in.', [
-    { key: 'way', label: 'Way', type: 'choice', choices: choices(WAYS, WAY_WORDS) },
+    { key: 'way', label: 'Way', type: 'choice', chosen: true, choices: choices(WAYS, WAY_WORDS) },
     text('section', 'Section'),
     measure('leftPressure', 'Pressure left before it was opened', 'pressure'),
     ask('openedToAir', 'Opened to air'),
@@ -215,7 +217,7 @@ export const NOTE_FORMS = {
     'drier',
     'Drier',
     'Changed last before the vacuum, and dated; or why not.',
-    [oneOf('changed', 'Drier changed', { yes: 'yes' }), text('place', 'Place')],
+    [oneOf('changed', 'Changed', { yes: 'yes' }), text('place', 'Place')],
     { part: 'Drier' },
   ),
   preventive: noteForm(

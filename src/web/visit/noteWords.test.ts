@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import type { Entry } from '../../core/logbook/entry';
 import { NOTES, type NoteTool, noteProblems } from '../../core/visit/notes';
 import { NOTE_FORMS, noteFormOf } from './noteForms';
+import { NO_NAMES } from '../words/names';
 import { noteWords } from './noteWords';
 
 const psig = (value: number) => ({
@@ -110,7 +111,7 @@ describe('on paper', () => {
     ['valve', 'king valve, left shut, leaks by'],
     ['withdrawal', 'leak k1 is no longer told as found, drier, soap'],
     ['judgement', 'short of gas, most likely low charge, 74 %'],
-    ['drier', 'drier changed not done: indicator dry'],
+    ['drier', 'changed not done: indicator dry'],
     ['setting', 'low-pressure control, before unknown, after 28 psig'],
     ['decision', 'Run on with it, parts, until 15 Dec 2026'],
     ['weighed', 'B-12 24 lb to 22 lb'],
@@ -125,9 +126,12 @@ describe('on paper', () => {
 
   test('a part is called as the map calls it', () => {
     const note = noteOf('spot', { part: 'room1.flareNut', mark: 'hit', grade: 'audible' });
-    expect(noteWords(note, 'pounds', new Map([['room1.flareNut', 'Flare nut, bulb room']]))).toBe(
-      'Flare nut, bulb room, hit, heard',
-    );
+    expect(
+      noteWords(note, 'pounds', {
+        ...NO_NAMES,
+        parts: new Map([['room1.flareNut', 'Flare nut, bulb room']]),
+      }),
+    ).toBe('Flare nut, bulb room, hit, heard');
   });
 
   test('an entry that no visit wrote has the words it always had', () => {

@@ -5,25 +5,25 @@ import type { Mass, MassSystem } from '../../core/quantity/mass';
 import { readNote, toolOf } from '../../core/visit/notes';
 import type { School, SchoolQuestion } from '../../core/visit/schools';
 import type { Measured } from '../../core/visit/stated';
-import type { Check } from '../../core/visit/touched';
-import type { FieldSpec } from '../entries/fieldSpec';
-import { FALSE_WORDS, MARK_WORDS } from '../words/circuit';
+import type { FieldSpec, FormSpec } from '../entries/fieldSpec';
+import type { LayoutName } from '../../core/visit/circuit/layouts';
+import { FALSE_WORDS, LAYOUT_WORDS, MARK_WORDS } from '../words/circuit';
+import { ENTRY_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { entryWords, massWords } from '../words/entry';
+import { entryWords, list, massWords } from '../words/entry';
+import { type Names, NO_NAMES, leakWords, leaksWords } from '../words/names';
 import { CAUSE_WORDS } from '../words/judge';
-import { CHECK_WORDS, GRADE_WORDS } from '../words/leaks';
+import { GRADE_WORDS, checkItemWords, methodWords } from '../words/leaks';
 import { measuredWords, statedWords } from '../words/stated';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
-import { noteFormOf } from './noteForms';
+import { CONDITIONS_FORM, noteFormOf } from './noteForms';
 
-/** A full stop at the end of what a person wrote does not stand before a comma. */
-const list = (parts: readonly (string | null | undefined | false)[]): string =>
-  parts
-    .filter((part): part is string => Boolean(part))
-    .map((part, index, all) => (index < all.length - 1 ? part.replace(/[.,;]+$/, '') : part))
-    .join(', ');
-
-export const fieldWords = (field: FieldSpec, value: unknown, system: MassSystem): string | null =>
+export const fieldWords = (
+  field: FieldSpec,
+  value: unknown,
+  system: MassSystem,
+  names: Names = NO_NAMES,
+): string | null =>
   statedWords<unknown>(value, (given) => {
     switch (field.type) {
       case 'measure':
@@ -35,7 +35,10 @@ export const fieldWords = (field: FieldSpec, value: unknown, system: MassSystem)
       case 'date':
         return dateWords(String(given));
       case 'leaks':
-        return (given as string[]).join(', ');
+        return (given as string[]).length === 0 ? 'none' : leaksWords(names, given as string[]);
+      case 'leak':
+      case 'openLeak':
+        return leakWords(names, String(given));
       default:
         return String(given);
     }
@@ -50,12 +53,10 @@ export const valueAt = (source: unknown, key: string): unknown =>
 const BARE_FIELDS: readonly string[] = ['complaint', 'why', 'how', 'part', 'control', 'way', 'choice'];
 
 /** `Suction pressure 11 psig, head pressure not done: no port`. */
-function formWords(entry: Entry, system: MassSystem): string | null {
-  const form = noteFormOf(toolOf(entry) ?? '');
-  if (!form) return null;
+function formWords(form: FormSpec, entry: Entry, system: MassSystem, names: Names): string {
   const said = form.fields.flatMap((field) => {
     if (field.type === 'stain') return [];
-    const words = fieldWords(field, valueAt(entry, field.key), system);
+    const words = fieldWords(field, valueAt(entry, field.key), system, names);
     if (words === null) return [];
     const label = field.label.charAt(0).toLowerCase() + field.label.slice(1);
     // `it must limp on: yes`, but `box 46 °F`
@@ -65,17 +66,18 @@ function formWords(entry: Entry, system: MassSystem): string | null {
   return list(said);
 }
 
-const SPECIAL: readonly ((entry: Entry, partNames: ReadonlyMap<string, string>) => string | null)[] = [
-  (entry, partNames) => {
+const SPECIAL: readonly ((entry: Entry, names: Names) => string | null)[] = [
+  (entry, names) => {
     const spot = readNote(entry, 'spot');
     return (
       spot &&
       list([
-        partNames.get(spot.part) ?? spot.words ?? spot.part,
+        names.parts.get(spot.part) ?? spot.words ?? spot.part,
         MARK_WORDS[spot.mark],
         spot.grade && GRADE_WORDS[spot.grade],
         spot.cause && FALSE_WORDS[spot.cause],
-        spot.leakId && `leak ${spot.leakId}`,
+        spot.mark === 'lookedAt' && spot.method && `with ${methodWords(spot.method)}`,
+        spot.leakId && leakWords(names, spot.leakId),
         spot.why,
         spot.mark === 'leftOut' && spot.reachable === false && 'out of reach',
       ])
@@ -100,17 +102,40 @@ const SPECIAL: readonly ((entry: Entry, partNames: ReadonlyMap<string, string>) 
   },
   (entry) => {
     const check = readNote(entry, 'checklist');
-    return check && list([CHECK_WORDS[check.item as Check], statedWords(check.answer, () => 'done')]);
+    return check && list([checkItemWords(check.item), statedWords(check.answer, () => 'done')]);
+  },
+  (entry, names) => {
+    const preventive = readNote(entry, 'preventive');
+    return (
+      preventive &&
+      list([
+        preventive.part,
+        preventive.place,
+        preventive.how,
+        preventive.leakId && `was told as ${leakWords(names, preventive.leakId)}`,
+      ])
+    );
   },
   (entry) => {
+    const map = readNote(entry, 'map');
+    return map && `drawn as ${LAYOUT_WORDS[map.layout as LayoutName]?.toLowerCase() ?? map.layout}`;
+  },
+  (entry, names) => {
     const evidence = readNote(entry, 'evidence');
-    return evidence && list([`leak ${evidence.leakId}`, GRADE_WORDS[evidence.grade], evidence.words]);
+    return evidence && list([leakWords(names, evidence.leakId), GRADE_WORDS[evidence.grade], evidence.words]);
   },
-  (entry) => {
+  (entry, names) => {
     const withdrawal = readNote(entry, 'withdrawal');
     return (
       withdrawal &&
-      list([`leak ${withdrawal.leakId} is no longer told as found`, withdrawal.place, withdrawal.why])
+      list([
+        `${leakWords(names, withdrawal.leakId)} is no longer told as found`,
+        withdrawal.place,
+        withdrawal.why,
+        statedWords<string>(withdrawal.toldOwner, (told) =>
+          told === 'yes' ? 'the owner had been told' : 'the owner had not been told',
+        ),
+      ])
     );
   },
   (entry) => {
@@ -130,9 +155,11 @@ const SPECIAL: readonly ((entry: Entry, partNames: ReadonlyMap<string, string>) 
       ? `not signed: ${signed.notSigned}`
       : list([`signed by ${signed.name}`, signed.role]);
   },
-  (entry) => {
+  (entry, names) => {
     const picture = readNote(entry, 'picture');
-    return picture && list([picture.pair, picture.leakId && `leak ${picture.leakId}`, picture.caption]);
+    return (
+      picture && list([picture.pair, picture.leakId && leakWords(names, picture.leakId), picture.caption])
+    );
   },
   (entry) => (readNote(entry, 'visitBegun') ? 'begun' : null),
   (entry) => {
@@ -147,17 +174,44 @@ const SPECIAL: readonly ((entry: Entry, partNames: ReadonlyMap<string, string>) 
   },
 ];
 
-const NO_NAMES: ReadonlyMap<string, string> = new Map();
+/** What stood beside a hold or a first legal test: its section, valves, gas, minutes, in the words of the form. */
+function conditionWords(entry: Entry, system: MassSystem): string | null {
+  if (toolOf(entry) === 'jointTest') return null;
+  const beside = entry as { conditions?: unknown; 'x-conditions'?: unknown };
+  const conditions = beside.conditions ?? beside['x-conditions'];
+  if (conditions === null || typeof conditions !== 'object') return null;
+  return formWords(CONDITIONS_FORM, { ...entry, conditions } as unknown as Entry, system, NO_NAMES) || null;
+}
 
-/** `partNames`: what the parts of the circuit map are called, by id. */
-export function noteWords(
-  entry: Entry,
-  system: MassSystem,
-  partNames: ReadonlyMap<string, string> = NO_NAMES,
-): string {
+/** An entry in words, a note of a visit in those of its own form. */
+export function noteWords(entry: Entry, system: MassSystem, names: Names = NO_NAMES): string {
   for (const words of SPECIAL) {
-    const said = words(entry, partNames);
+    const said = words(entry, names);
     if (said !== null) return said;
   }
-  return formWords(entry, system) ?? entryWords(entry, system);
+  const form = noteFormOf(toolOf(entry) ?? '');
+  if (form) return formWords(form, entry, system, names);
+  return list([entryWords(entry, system, names), conditionWords(entry, system)]);
 }
+
+/** Tools without a form of their own. */
+const TOOL_TITLES: Partial<Record<string, string>> = {
+  visitBegun: 'Visit',
+  judgement: 'Diagnosis',
+  spot: 'Looked at',
+  map: 'Circuit map',
+  evidence: 'Evidence',
+  withdrawal: 'Withdrawn',
+  valve: 'Valve',
+  weighed: 'Weighed',
+  school: 'Way of working',
+  checklist: 'Checked',
+  signed: 'Handed over',
+  picture: 'Photo',
+};
+
+/** What an entry is called at the head of its line. */
+export const entryTitle = (entry: Entry): string => {
+  const tool = toolOf(entry) ?? '';
+  return TOOL_TITLES[tool] ?? noteFormOf(tool)?.title ?? ENTRY_WORDS[entry.kind];
+};

@@ -1,9 +1,7 @@
 /** What every step of a visit stands on: the machine, what this visit and all before it recorded, and how to write. */
 import { type ReactNode, createContext, useCallback, useContext, useMemo, useState } from 'react';
-import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
-import { bareUnit } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
 import type { LayoutName } from '../../core/visit/circuit/layouts';
@@ -12,14 +10,13 @@ import { type LeakStory, leakStories } from '../../core/visit/leakStory';
 import type { Step } from '../../core/visit/steps';
 import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../app/writer';
-import { useAppend, useInstruments } from '../data/queries';
-import { undoing } from '../entries/voiding';
+import { useInstruments } from '../data/queries';
+import { useWriting } from '../entries/useWriting';
 import type { FormPlace } from '../entries/formValues';
 import type { MachineView } from '../machine/machineView';
-import { layoutOf, mapOf, partNamesOf } from './layout';
+import { layoutOf, mapOf } from './layout';
 import { keepDay, keptDay } from './visitDay';
 import type { UnitSystem } from '../words/measures';
-import { smallUnit } from '../gas/gasDraft';
 
 export interface Visit {
   visitId: string;
@@ -29,7 +26,6 @@ export interface Visit {
   leaks: readonly LeakStory[];
   map: CircuitMap;
   layout: LayoutName;
-  partNames: ReadonlyMap<string, string>;
   units: UnitSystem;
   /** Pa absolute at the site */
   atmosphere: number;
@@ -39,10 +35,9 @@ export interface Visit {
   setDay: (day: Day) => void;
   /** an entry of this visit, to be written with `write` */
   draft: (kind: EntryKind, fields: Record<string, unknown>) => Entry | null;
-  /** writes, and offers to undo; resolves to whether it was taken */
-  write: (entries: readonly Entry[], words: string) => Promise<boolean>;
+  /** writes a deed of this name, and offers to undo; resolves to what went wrong (see `useDeed`) */
+  write: (name: string, entries: readonly Entry[], words: string) => Promise<Error | null>;
   writing: boolean;
-  error: Error | null;
 }
 
 const Context = createContext<Visit | null>(null);
@@ -65,7 +60,7 @@ export function VisitProvider({
   children: ReactNode;
 }) {
   const { person } = useWriter();
-  const append = useAppend();
+  const writing = useWriting();
   const instruments = useInstruments().data;
   const { machine, standing, system, today } = view;
   const [day, setDayState] = useState(() => keptDay(visitId, today));
@@ -79,10 +74,9 @@ export function VisitProvider({
     const map = mapOf(view, layout);
     return {
       record: visitRecord(entries, visitId),
-      leaks: leakStories(entries, standing.leaks),
+      leaks: leakStories(entries, standing.leaks, view.names.leaks),
       layout,
       map,
-      partNames: partNamesOf(map),
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {
@@ -103,28 +97,11 @@ export function VisitProvider({
           applianceId: machine.appliance.id,
           ...fields,
         } as Entry);
-  const { mutateAsync } = append;
   const known = machine.entries;
   const write = useCallback(
-    async (entries: readonly Entry[], words: string): Promise<boolean> => {
-      try {
-        await mutateAsync(entries);
-      } catch {
-        // The error stands in the form that was written, with what was typed.
-        return false;
-      }
-      toast.success(words, {
-        action: {
-          label: 'Undo',
-          onClick: () =>
-            void mutateAsync(entries.toReversed().map((entry) => undoing(entry, known))).catch(
-              () => undefined,
-            ),
-        },
-      });
-      return true;
-    },
-    [mutateAsync, known],
+    (name: string, entries: readonly Entry[], words: string) =>
+      writing.write(`${visitId} ${machine.appliance.id} ${name}`, entries, words, known),
+    [writing, visitId, machine.appliance.id, known],
   );
   const units: UnitSystem = system === 'kilograms' ? 'metric' : 'us';
   const visit: Visit = {
@@ -135,17 +112,17 @@ export function VisitProvider({
     units,
     atmosphere,
     place: {
-      mass: smallUnit(machine) ?? bareUnit(system),
+      mass: view.bareUnit,
       system: units,
       atmosphere,
       instruments: instruments ?? [],
+      labels: view.names.leaks,
     },
     day,
     setDay,
     draft,
     write,
-    writing: append.isPending,
-    error: append.error,
+    writing: writing.writing,
   };
   return <Context value={visit}>{children}</Context>;
 }

@@ -74,7 +74,7 @@ export const FULL_CHARGE_WORDS: Record<FullChargeMethod, string> = {
   maker: "maker's figure",
   calculated: 'calculated from components',
   weighed: 'weighed in or out',
-  range: 'established range',
+  range: 'an estimate, as a range',
 };
 
 export const OBLIGATION_WORDS: Record<ObligationKind, string> = {

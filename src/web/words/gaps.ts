@@ -3,6 +3,7 @@ import type { ObligationKind } from '../../core/rules/obligation';
 import type { RecordGap } from '../../core/rules/recordGaps';
 import { OBLIGATION_WORDS } from './codes';
 import { dayWords } from './dates';
+import { type Names, leakWords } from './names';
 
 const CONDITION = {
   section: 'section',
@@ -11,7 +12,7 @@ const CONDITION = {
   method: 'method',
 };
 
-export function gapWords(gap: RecordGap): string {
+export function gapWords(gap: RecordGap, names: Names): string {
   switch (gap.code) {
     case 'noFullCharge':
       return 'No full charge is determined; no leak rate can be given.';
@@ -24,7 +25,7 @@ export function gapWords(gap: RecordGap): string {
     case 'testWithoutConditions':
       return `A test is recorded without its ${gap.missing.map((each) => CONDITION[each]).join(', ')}: weak evidence.`;
     case 'leakWithoutPlace':
-      return `Leak ${gap.leakId} is recorded without its place.`;
+      return `A place is not recorded: ${leakWords(names, gap.leakId)}.`;
     case 'inspectionWithoutMethod':
       return 'An inspection is recorded without its methods.';
     case 'overdue':

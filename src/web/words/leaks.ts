@@ -2,6 +2,7 @@
 import type { TEST_GASES } from '../../core/logbook/entry';
 import { VOIDING, type Weakness } from '../../core/visit/evidence';
 import type { LeakState } from '../../core/visit/leakStory';
+import type { LeakState as RuleLeakState } from '../../core/rules/leaks';
 import type { Check } from '../../core/visit/touched';
 import type { DecisionChoice, Grade, WAYS } from '../../core/visit/notes';
 import type { JointAdvice, Metal } from '../../core/visit/joints';
@@ -15,6 +16,14 @@ export const LEAK_STATE_WORDS: Record<LeakState, string> = {
   deferred: 'put off',
   dismissed: 'dismissed',
   withdrawn: 'verdict withdrawn',
+};
+
+/** The states that the rules know, in the same words as everywhere. */
+export const RULE_STATE_WORDS: Record<RuleLeakState, string> = {
+  found: 'found, not repaired',
+  repaired: 'repaired, not tested',
+  tested: LEAK_STATE_WORDS.tested,
+  verified: LEAK_STATE_WORDS.testedAgain,
 };
 
 export const GRADE_WORDS: Record<Grade, string> = {
@@ -72,6 +81,13 @@ export const CHECK_WORDS: Record<Check, string> = {
   doNotStartOff: '“Do not start” tag taken off',
 };
 
+/** A check by its id, with the valve that it is about where there is one: `valveReopened king valve`. */
+export function checkItemWords(item: string): string {
+  const [check = '', ...about] = item.split(' ');
+  const words = check in CHECK_WORDS ? CHECK_WORDS[check as Check] : check;
+  return about.length > 0 ? `${about.join(' ')}: ${words.toLowerCase()}` : words;
+}
+
 export const METAL_WORDS: Record<Metal, string> = {
   copper: 'copper',
   brass: 'brass',
@@ -96,6 +112,19 @@ export const TEST_GAS_WORDS = {
   nitrogenHydrogen: 'nitrogen–hydrogen',
   refrigerant: 'refrigerant',
 } as const satisfies Record<(typeof TEST_GASES)[number], string>;
+
+/** How a leak was looked for, in the trade's words; another tool's word stands as it is. */
+export const METHOD_NAMES = {
+  electronic: 'detector',
+  bubbles: 'bubbles',
+  ultrasonic: 'ultrasonic',
+  audible: 'by ear',
+  dye: 'dye',
+  visual: 'by eye',
+} as const;
+
+export const methodWords = (method: string): string =>
+  method in METHOD_NAMES ? METHOD_NAMES[method as keyof typeof METHOD_NAMES] : method;
 
 export const TEST_METHOD_WORDS = {
   gauge: 'gauge',

@@ -26,6 +26,8 @@ export function senseErrorWords(error: SenseError): string {
       return `More than any machine holds (${massText(error.limitGrams, 'pounds')}). Check the figure and its unit.`;
     case 'rangeReversed':
       return 'The high end must not be less than the low end.';
+    case 'notToBeLetOut':
+      return `${error.refrigerant} is never let out. Recover it into a bottle.`;
     case 'supersedesDead':
       return 'This entry was corrected already. Correct the one that replaced it.';
   }

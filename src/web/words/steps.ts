@@ -1,6 +1,7 @@
 /** Words of the steps of a visit, of the guards of their order, and of the cautions that belong to them. */
 import type { CautionCode } from '../../core/visit/cautions';
 import type { Guard } from '../../core/visit/guards';
+import { type LeakLabels, labelOf } from '../../core/logbook/leakLabels';
 import type { Step } from '../../core/visit/steps';
 import type { UnitSystem } from './measures';
 import { figureText } from '../../core/quantity/measure';
@@ -28,7 +29,7 @@ const SPOILED_WORDS = { amps: 'amps', frost: 'frost', standing: 'standing pressu
 const list = (parts: readonly string[]): string =>
   parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
 
-export function guardWords(guard: Guard, system: UnitSystem): string {
+export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels): string {
   switch (guard.code) {
     case 'doNotStart':
       return `Do not start the compressor: ${list(guard.valves.map((each) => each.valve))} ${guard.valves.length === 1 ? 'is' : 'are'} shut. Hang the tag.`;
@@ -41,7 +42,7 @@ export function guardWords(guard: Guard, system: UnitSystem): string {
     case 'searchBeforeCharge':
       return 'Nothing was searched in this visit. A full charge into a leak must be recovered again: find the leak first.';
     case 'firstTestBeforeGas':
-      return `The first test comes before gas goes back in: leak ${list(guard.leakIds)} is repaired and not tested.`;
+      return `The first test comes before gas goes back in: leak ${list(guard.leakIds.map((id) => labelOf(labels, id)))} is repaired and not tested.`;
     case 'drierLast':
       return 'The system was opened and nothing is said of the drier. Change it last before the vacuum, or say why not.';
     case 'holdBeforeVacuum':
@@ -61,7 +62,7 @@ export function guardWords(guard: Guard, system: UnitSystem): string {
     case 'replacedAgain':
       return `Fitted again within a year: ${list(guard.parts)}. Find the cause.`;
     case 'undecidedLeak':
-      return `Leak ${list(guard.leaks.map((each) => each.id))} is open, and nothing is decided: repair it, or record who runs on with it, why and until when.`;
+      return `Leak ${list(guard.leaks.map((each) => each.label))} is open, and nothing is decided: repair it, or record who runs on with it, why and until when.`;
     case 'suspectedLeak':
       return `Only suspected, never told as found: ${list(guard.leaks.map((each) => each.place))}.`;
   }

@@ -62,9 +62,9 @@ describe('the rod', () => {
     // 92 of 365 days earned: 5.04 of 20 beads
     const present = rod([gas('2026-03-01')], '2026-06-01');
     expect(present.limit && beadsOf(present)).toEqual({ free: 5, spent: 15, over: 0, overCapped: false });
-    expect(rodWords(present, 'pounds')).toBe('5 lb 1 oz free');
+    expect(rodWords(present, 'pounds')).toBe('5 lb 1 oz left before 20 % a year');
     expect(rodSentence(present, 'pounds')).toBe(
-      '5 lb 1 oz of 20 lb may be added without exceeding 20 % a year, US HFC rules, annualizing.',
+      '5 lb 1 oz of 20 lb may be added before 20 % a year (US HFC rules, annualizing).',
     );
   });
 
@@ -72,14 +72,30 @@ describe('the rod', () => {
     // 22 % of a 20 % threshold: a tenth over, two beads
     const over = rod([topOff('2026-06-01', 22)], '2026-06-03', { method: 'rolling' });
     expect(over.limit && beadsOf(over)).toEqual({ free: 0, spent: 20, over: 2, overCapped: false });
-    expect(rodWords(over, 'pounds')).toBe('2 % over');
+    expect(rodWords(over, 'pounds')).toBe('22 % a year, limit 20 %');
     const far = rod([topOff('2026-06-01', 90)], '2026-06-03', { method: 'rolling' });
     expect(far.limit && beadsOf(far)).toMatchObject({ over: 5, overCapped: true });
   });
 
   it('is bare where there is no limit, and says why', () => {
-    expect(rodWords(rod([], '2026-06-01', { packs: ['us-ca'] }), 'pounds')).toBe('no limit');
-    expect(rodWords(rod([], '2026-06-01', { pounds: null }), 'pounds')).toBe('full charge not known');
+    expect(rodWords(rod([], '2026-06-01', { packs: ['us-ca'] }), 'pounds')).toBe(
+      'no limit here: any leak counts',
+    );
+    expect(rodWords(rod([], '2026-06-01', { packs: [] }), 'pounds')).toBe('no limit: no rule covers it');
+    expect(rodWords(rod([], '2026-06-01', { pounds: null }), 'pounds')).toBe(
+      'cannot be judged: full charge not known',
+    );
+    expect(rodWords(rod([topOff('2026-05-17', null)], '2026-06-01', { method: 'rolling' }), 'pounds')).toBe(
+      'cannot be judged: 17 May 2026 was not weighed',
+    );
+  });
+
+  it('of unknown charge says what is known all the same, and what to do', () => {
+    const taken = rod([topOff('2026-06-01', 72)], '2026-06-03', { pounds: null });
+    expect(rodSentence(taken, 'pounds')).toBe(
+      'Cannot be judged: set the full charge (at least 72 lb is in it, so US HFC rules would cover it).',
+    );
+    expect(rodSentence(rod([], '2026-06-03', { pounds: null }), 'pounds')).toContain('nobody weighed');
   });
 
   it('say what a tool filed, and pass over what it left out', () => {
@@ -98,7 +114,7 @@ describe('the rod', () => {
     ).toBe('Clamp-on valve, header, only until 1 Jul 2026');
     expect(entryWords(entry('partFitted', { part: 'Drier', temporary: false }), 'pounds')).toBe('Drier');
     expect(entryWords(entry('handover', { nextPerson: 'Dog.', bring: 'ladder' }), 'pounds')).toBe(
-      'Dog., bring ladder',
+      'Dog, bring ladder',
     );
     expect(entryWords(entry('pressureHold', { summary: 'Holding' }), 'pounds')).toBe('Holding');
     expect(entryWords(entry('readings', { summary: 7 }), 'pounds')).toBe('');

@@ -1,6 +1,7 @@
 /** Workings: a formula with the figures put in, what was used, and the rule behind it. */
 import { dayWords, daysWords } from './dates';
 import { METHOD_WORDS, PACK_WORDS } from './codes';
+import { type LeakLabels, labelOf } from '../../core/logbook/leakLabels';
 import { addDays } from '../../core/quantity/day';
 import { type ExactGrams, type MassSystem, grams } from '../../core/quantity/mass';
 import type { Headroom } from '../../core/rules/headroom';
@@ -45,11 +46,17 @@ function gasSteps(ledger: GasLedger, from: number, to: number, system: MassSyste
     );
 }
 
-export function annualizingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): Working {
+export function annualizingWorking(
+  rate: AdditionRate,
+  ledger: GasLedger,
+  system: MassSystem,
+  labels: LeakLabels = new Map(),
+): Working {
   const { annualizing, spell } = rate;
   const { lost, since, chainFrom, millionths } = annualizing;
   const steps = gasSteps(ledger, chainFrom, rate.index + 1, system);
-  if (steps.length > 1) steps.push(`One chain: gas for the same leak, ${rate.gasDay.leakId ?? ''}`);
+  if (steps.length > 1)
+    steps.push(`One chain: gas for the same leak, ${labelOf(labels, rate.gasDay.leakId ?? '')}`);
   steps.push(sinceWords(since));
   if (since.days < 30)
     steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
@@ -103,7 +110,12 @@ export function verdicts(
   });
 }
 
-export function headroomWorking(headroom: Headroom, standing: Standing, system: MassSystem): Working {
+export function headroomWorking(
+  headroom: Headroom,
+  standing: Standing,
+  system: MassSystem,
+  labels: LeakLabels = new Map(),
+): Working {
   const { thresholdPercent, fullCharge, earned, spent, free, since, windowFrom, on, method } = headroom;
   const share = `${String(thresholdPercent)} % × ${massFigure(fullCharge, system)}`;
   const figure = headroom.pack.threshold[standing.present.category];
@@ -116,7 +128,9 @@ export function headroomWorking(headroom: Headroom, standing: Standing, system: 
       `As of ${dayWords(on)}, ${METHOD_WORDS[method]}`,
       ...(since === null ? [] : [sinceWords(since)]),
       ...(windowFrom === null ? [] : [`Window from ${dayWords(windowFrom)}`]),
-      ...(headroom.leakId === null ? [] : [`Taken as gas for leak ${headroom.leakId}, which is still open`]),
+      ...(headroom.leakId === null
+        ? []
+        : [`Taken as gas for leak ${labelOf(labels, headroom.leakId)}, which is still open`]),
       ...(spent > earned ? ['Less than nothing counts as nothing'] : []),
     ],
     source: `${PACK_WORDS[headroom.pack.id]}, ${figure?.source.cite ?? headroom.pack.source.cite}`,

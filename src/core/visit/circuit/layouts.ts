@@ -1,11 +1,11 @@
 /**
- * Circuit maps as data: drawn by the interface, searched by the core; the id of a part is the same in both, and in the
+ * Circuit maps as data: searched by the core, drawn by the interface; the id of a part is the same in both, and in the
  * logbook.
  */
 import type { Appliance } from '../../logbook/tables';
-import { type CircuitMap, MOST_BRANCHES } from './map';
-import { capillary, chiller, milkTank, rack } from './otherMaps';
-import { split } from './splitMaps';
+import type { CircuitMap } from './map';
+import { capillary, chiller, rack } from './roundMaps';
+import { milkTank, split } from './unitMaps';
 
 export const LAYOUTS = [
   'split',
@@ -37,15 +37,15 @@ export function likelyLayout(appliance: Pick<Appliance, 'kind' | 'hermetic' | 's
   }
 }
 
-/** The map of a layout; `spaces` are the names on the doors of what the machine cools. */
+/** The circuit of a layout; `spaces` are the names on the doors of what the machine cools, all of which are on it. */
 export function circuitMap(layout: LayoutName, spaces: readonly string[]): CircuitMap {
   switch (layout) {
     case 'split':
-      return split([spaces[0] ?? 'box']);
+      return split(spaces.length > 0 ? spaces : ['box']);
     case 'waterCooled':
-      return split([spaces[0] ?? 'box'], true);
+      return split(spaces.length > 0 ? spaces : ['box'], true);
     case 'twoRooms':
-      return split(spaces.length > 1 ? spaces.slice(0, MOST_BRANCHES) : ['room 1', 'room 2']);
+      return split(spaces.length > 1 ? spaces : ['room 1', 'room 2']);
     case 'rack':
       return rack(spaces.length > 0 ? spaces : ['circuit 1', 'circuit 2', 'circuit 3']);
     case 'capillary':

@@ -1,11 +1,12 @@
-/** What a circuit map is: parts on a grid eight cells wide, pipes between them, and the places where a person stands. */
+/**
+ * What a circuit map is: parts in sections, in the order in which a person walks along them, and pipes from part to part.
+ * Topology only; where a part stands on a screen is the interface's matter.
+ */
 import type { PartTypeName, Side } from './parts';
 
 export interface MapPart {
   id: string;
   type: PartTypeName;
-  column: number;
-  row: number;
   /** where a person stands to reach it */
   where: string;
 }
@@ -16,18 +17,41 @@ export interface Pipe {
   through: readonly string[];
 }
 
-export interface CircuitMap {
+/** What stands together: a condensing unit, the lines, one room or one circuit of a rack. */
+export type SectionKind =
+  'unit' | 'lines' | 'room' | 'rack' | 'rackCircuit' | 'cabinet' | 'chiller' | 'tankUnit';
+
+export interface MapSection {
+  kind: SectionKind;
+  where: string;
+  /** before the ids of its parts, where several sections are alike */
+  prefix: string;
   parts: readonly MapPart[];
-  pipes: readonly Pipe[];
-  rows: number;
-  /** first row of each place, with its name */
-  places: readonly { where: string; fromRow: number }[];
 }
 
-export type Placed = readonly [id: string, type: PartTypeName, column: number, row: number];
+export interface CircuitMap {
+  sections: readonly MapSection[];
+  /** those of all sections */
+  parts: readonly MapPart[];
+  pipes: readonly Pipe[];
+}
 
-export const placed = (where: string, prefix: string, cells: readonly Placed[], fromRow = 0): MapPart[] =>
-  cells.map(([id, type, column, row]) => ({ id: `${prefix}${id}`, type, column, row: row + fromRow, where }));
+type Named = readonly [id: string, type: PartTypeName];
 
-/** More branches than this are drawn as the first so many. */
-export const MOST_BRANCHES = 6;
+export const section = (
+  kind: SectionKind,
+  where: string,
+  prefix: string,
+  parts: readonly Named[],
+): MapSection => ({
+  kind,
+  where,
+  prefix,
+  parts: parts.map(([id, type]) => ({ id: `${prefix}${id}`, type, where })),
+});
+
+export const mapOf = (sections: readonly MapSection[], pipes: readonly Pipe[]): CircuitMap => ({
+  sections,
+  parts: sections.flatMap((each) => each.parts),
+  pipes,
+});

@@ -1,15 +1,15 @@
 /** "Keep this": the result and what it came from, filed with a machine as an entry of its logbook. */
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../../core/logbook/entry';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../app/writer';
-import { useAppend, useMachine, useToday } from '../../data/queries';
+import { useMachine, useToday } from '../../data/queries';
 import { rememberMachine } from '../../data/recentMachines';
 import { type Machine } from '../../data/standing';
-import { undoing } from '../../entries/voiding';
+import { useWriting } from '../../entries/useWriting';
 import { WriterField } from '../../gas/WriterField';
+import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
 import { TextArea, TextField } from '../../parts/Field';
 import { MachinePicker } from '../../parts/MachinePicker';
@@ -72,12 +72,8 @@ function KeepAtHome({ keepable, home }: { keepable: Keepable; home: ToolHome }) 
       setProblem('error' in beside ? beside.error : 'Choose who is writing.');
       return;
     }
-    const taken = await home.keep(
-      keepable.kind,
-      { ...filed(keepable, setting), ...beside.fields },
-      `${keepable.summary}.`,
-    );
-    setProblem(taken ? null : 'It was not taken. What you typed is still here; try again.');
+    setProblem(null);
+    await home.keep(keepable.kind, { ...filed(keepable, setting), ...beside.fields }, `${keepable.summary}.`);
   };
   return (
     <div className="my-4">
@@ -86,6 +82,7 @@ function KeepAtHome({ keepable, home }: { keepable: Keepable; home: ToolHome }) 
           {problem}
         </p>
       )}
+      <ApiError error={home.problem} />
       {!person && <WriterField />}
       <Button weight="main" onClick={() => void keep()}>
         {home.keepWords}
@@ -141,8 +138,8 @@ function KeepForm({
 }) {
   const { person } = useWriter();
   const { refrigerant, altitudeM } = useBench();
-  const append = useAppend();
-  const [id] = useState(() => uuidv7());
+  const { write, writing } = useWriting();
+  const [error, setError] = useState<Error | null>(null);
   const [on, setOn] = useState(() => dayText(today));
   const [note, setNote] = useState('');
   const [tried, setTried] = useState(false);
@@ -150,7 +147,7 @@ function KeepForm({
     setTried(true);
     if (!person) return;
     const entry = {
-      id,
+      id: uuidv7(),
       kind: keepable.kind,
       applianceId: machine.appliance.id,
       on,
@@ -158,14 +155,16 @@ function KeepForm({
       note: note.trim() === '' ? null : note,
       ...filed(keepable, { refrigerant, altitudeM }),
     } as Entry;
-    append.mutate(entry, {
-      onSuccess: () => {
-        rememberMachine(machine.appliance.id);
-        toast.success(`Kept in the logbook of ${machine.appliance.name}.`, {
-          action: { label: 'Undo', onClick: () => append.mutate(undoing(entry, machine.entries)) },
-        });
-        onClose();
-      },
+    void write(
+      `bench ${machine.appliance.id} ${keepable.tool}`,
+      [entry],
+      `Kept in the logbook of ${machine.appliance.name}.`,
+      machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (problem) return;
+      rememberMachine(machine.appliance.id);
+      onClose();
     });
   };
   return (
@@ -173,7 +172,7 @@ function KeepForm({
       title="Keep this"
       subtitle={`${machine.appliance.name} · ${machine.site.name}`}
       onClose={onClose}
-      footer={<SaveBar words="Keep" saving={append} onSave={save} />}
+      footer={<SaveBar words="Keep" saving={{ error, isPending: writing }} onSave={save} />}
     >
       <p className="mb-1 text-soft">{ENTRY_WORDS[keepable.kind]}</p>
       <p className="mb-4 border-l-4 border-green pl-3 font-semibold">{keepable.summary}</p>

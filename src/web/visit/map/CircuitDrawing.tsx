@@ -2,13 +2,15 @@
  * The circuit of a machine, drawn by hand of ours: parts on their grid, pipes between them, the high side thick. Each part can be
  * touched, reached by key, and says its name and mark; a list beside it says the same without the drawing.
  */
+import { useState } from 'react';
 import type { CircuitMap, MapPart, Pipe } from '../../../core/visit/circuit/map';
 import type { SpotMark } from '../../../core/visit/notes';
 import { MARK_WORDS, partName, partWords } from '../../words/circuit';
+import { Button } from '../../parts/Button';
 import { GLYPHS } from './glyphs';
+import { BRANCHES_OF_A_PAGE, COLUMNS, type Drawn, type PlacedPart, drawn, pagesOf } from './placing';
 
 const CELL = 48;
-const COLUMNS = 8;
 const HALF = CELL / 2;
 const NAME_WIDTH = COLUMNS * CELL;
 
@@ -20,13 +22,13 @@ export interface PartShown {
   rank: number | null;
 }
 
-const at = (part: MapPart): { x: number; y: number } => ({
+const at = (part: PlacedPart): { x: number; y: number } => ({
   x: part.column * CELL + HALF,
   y: part.row * CELL + HALF,
 });
 
 /** From part to part along the grid: across first, then down, so that pipes run square. */
-function pathOf(pipe: Pipe, byId: ReadonlyMap<string, MapPart>): string {
+function pathOf(pipe: Pipe, byId: ReadonlyMap<string, PlacedPart>): string {
   return pipe.through
     .flatMap((id) => byId.get(id) ?? [])
     .map(at)
@@ -40,7 +42,7 @@ function pathOf(pipe: Pipe, byId: ReadonlyMap<string, MapPart>): string {
 }
 
 /** Left where the first cells of the row are free, else behind the line that runs down there. */
-const labelAt = (map: CircuitMap, row: number): number =>
+const labelAt = (map: Drawn, row: number): number =>
   row === 0 || map.parts.some((part) => part.row === row && part.column === 1) ? 2 : 60;
 
 const MARK_SHAPE: Record<SpotMark, { fill: string; word: string }> = {
@@ -51,13 +53,43 @@ const MARK_SHAPE: Record<SpotMark, { fill: string; word: string }> = {
   leftOut: { fill: 'fill-card stroke-soft', word: '–' },
 };
 
-export function CircuitDrawing({
+export function CircuitDrawing(props: {
+  map: CircuitMap;
+  shown: (part: MapPart) => PartShown;
+  onTouch?: (part: MapPart) => void;
+  label: string;
+}) {
+  const { map } = props;
+  const [page, setPage] = useState(0);
+  const pages = pagesOf(map);
+  const shown = Math.min(page, pages - 1);
+  return (
+    <>
+      <OnePage {...props} map={drawn(map, shown)} />
+      {pages > 1 && (
+        <div className="no-print mt-1 flex flex-wrap items-center gap-2">
+          <Button disabled={shown === 0} onClick={() => setPage(shown - 1)}>
+            Circuits before
+          </Button>
+          <span className="text-soft">
+            Page {shown + 1} of {pages}, {BRANCHES_OF_A_PAGE} circuits each
+          </span>
+          <Button disabled={shown === pages - 1} onClick={() => setPage(shown + 1)}>
+            More circuits
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+function OnePage({
   map,
   shown,
   onTouch,
   label,
 }: {
-  map: CircuitMap;
+  map: Drawn;
   shown: (part: MapPart) => PartShown;
   onTouch?: (part: MapPart) => void;
   label: string;
@@ -71,7 +103,7 @@ export function CircuitDrawing({
       aria-label={label}
     >
       {map.places.map((place, index) => (
-        <g key={place.where}>
+        <g key={place.key}>
           {index > 0 && (
             <line
               x1={0}
@@ -124,7 +156,7 @@ function Part({
   shown,
   onTouch,
 }: {
-  part: MapPart;
+  part: PlacedPart;
   shown: PartShown;
   onTouch: ((part: MapPart) => void) | undefined;
 }) {

@@ -1,6 +1,5 @@
 /** One part of the circuit under the detector: looked at, a hit, false with its cause, confirmed, or left out and why. */
 import { useState } from 'react';
-import type { Entry } from '../../../core/logbook/entry';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { partType } from '../../../core/visit/circuit/parts';
 import {
@@ -11,7 +10,7 @@ import {
   type Grade,
   type SpotMark,
 } from '../../../core/visit/notes';
-import { nextLeakId } from '../../entries/formValues';
+import { leakDraftOf } from '../../entries/formValues';
 import { WriterField } from '../../gas/WriterField';
 import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
@@ -19,7 +18,8 @@ import { Choices } from '../../parts/Choices';
 import { CheckField, TextArea, TextField } from '../../parts/Field';
 import { Sheet } from '../../parts/Sheet';
 import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../words/circuit';
-import { GRADE_WORDS } from '../../words/leaks';
+import { GRADE_WORDS, methodWords } from '../../words/leaks';
+import { useDeed } from '../useDeed';
 import { useKeptDraft } from '../useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -44,16 +44,19 @@ const FRESH = {
 };
 
 export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => void }) {
-  const { view, visitId, draft, write, error, writing } = useVisit();
+  const { view, visitId, draft } = useVisit();
+  const deed = useDeed(`spot ${part.id}`);
   const { hidden } = partType(part.type);
   const {
     draft: typed,
     set,
     forget,
-  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} spot ${part.id}`, () => FRESH);
+  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} spot ${part.id}`, () => ({
+    ...FRESH,
+    leak: leakDraftOf(null, view.names.leaks),
+  }));
   const { mark, grade, cause, method, why, reachable, place, size } = typed;
   const change = (next: Partial<typeof FRESH>) => set({ ...typed, ...next });
-  const [failed, setFailed] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const confirming = mark === 'confirmed';
   const grades = confirming ? CONFIRMING : GRADES.filter((each) => !CONFIRMING.includes(each));
@@ -72,7 +75,10 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
     const found = wrong();
     setProblem(found);
     if (found !== null) return;
-    const leakId = confirming ? nextLeakId(view.standing) : null;
+    // The leak was named when the sheet opened: a second try names the same.
+    set(typed);
+    const { id, label } = typed.leak.fresh;
+    const leakId = confirming ? id : null;
     const words = partWords(part);
     const used = grade ? METHOD_OF[grade as Grade] : mark === 'lookedAt' ? method : null;
     const spot = draft('search', {
@@ -92,18 +98,16 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
         ? null
         : draft('leakFound', {
             leakId,
+            label,
+            part: part.id,
             component: partName(part),
             location: place.trim() || part.where,
             methods: [used],
             sizeGuess: size.trim() || null,
             note: why.trim() || null,
-            'x-part': part.id,
           });
-    const entries = [leak, spot].filter((each): each is Entry => each !== null);
-    if (entries.length === 0) return;
-    const taken = await write(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`);
-    setFailed(!taken);
-    if (!taken) return;
+    if (!(await deed.save(confirming ? [leak, spot] : [spot], `${partName(part)}: ${MARK_WORDS[mark]}.`)))
+      return;
     forget();
     onClose();
   };
@@ -120,8 +124,8 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
               {problem}
             </p>
           )}
-          <ApiError error={failed ? error : null} />
-          <Button weight="main" className="w-full" disabled={writing} onClick={() => void save()}>
+          <ApiError error={deed.error} />
+          <Button weight="main" className="w-full" disabled={deed.writing} onClick={() => void save()}>
             {confirming ? 'Write the leak down' : 'Mark it'}
           </Button>
         </>
@@ -146,7 +150,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
           onChange={(value) => change({ method: value })}
           choices={['electronic', 'bubbles', 'ultrasonic', 'visual'].map((value) => ({
             value,
-            words: value,
+            words: methodWords(value),
           }))}
         />
       )}

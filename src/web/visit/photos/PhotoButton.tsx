@@ -10,6 +10,7 @@ import { ApiError } from '../../parts/ApiError';
 import { PhotoForm } from './PhotoForm';
 import { photosOf } from './photos';
 import { Picture } from './Picture';
+import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
 
 const MOST_BYTES = 25 * 1024 * 1024;
@@ -30,7 +31,8 @@ export function PhotoButton() {
 }
 
 function PhotoSheet({ onClose }: { onClose: () => void }) {
-  const { record, step, draft, write } = useVisit();
+  const { record, step, draft } = useVisit();
+  const deed = useDeed('photo');
   const store = useStorePhoto();
   const input = useRef<HTMLInputElement>(null);
   const [tooLarge, setTooLarge] = useState(false);
@@ -39,7 +41,7 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
   // Filed as soon as it is stored: marks and caption come after, and a reload between loses nothing.
   const keep = async (file: string) => {
     const entry = draft('photo', { tool: 'picture', step, file, attachments: [file] });
-    if (entry && (await write([entry], 'Photo: in the logbook.'))) setMarking(entry);
+    if (await deed.save([entry], 'Photo: in the logbook.')) setMarking(entry);
   };
   const take = (file: File | undefined) => {
     if (!file) return;
@@ -78,7 +80,7 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
       </Button>
       <div className="mt-3">
         <WriterField />
-        <ApiError error={store.error} />
+        <ApiError error={store.error ?? deed.error} />
         {tooLarge && (
           <p role="alert" className="font-semibold text-brick">
             This file is larger than 25 MB; nothing was sent. Take it again at a smaller size.

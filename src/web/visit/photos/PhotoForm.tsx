@@ -1,6 +1,7 @@
 /** One photo: an arrow or a circle drawn on it with a finger, a caption, and whether it is before or after. */
 import { useRef, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
+import { labelOf } from '../../../core/logbook/leakLabels';
 import { carrying, readNote } from '../../../core/visit/notes';
 import { stainsOf } from '../../../core/visit/stains';
 import type { Noted } from '../../../core/visit/visitRecord';
@@ -9,6 +10,7 @@ import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
+import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
 import { MarksDrawn, photoAddress } from './Picture';
 import type { Marks } from './photos';
@@ -27,7 +29,8 @@ export function PhotoForm({
   photos: readonly Noted<'picture'>[];
   onDone: () => void;
 }) {
-  const { view, draft, write, writing, error, step } = useVisit();
+  const { view, draft, step } = useVisit();
+  const deed = useDeed(`marks ${earlier.id}`);
   const leaks = [...view.standing.leaks.byId.values()];
   const stains = stainsOf(view.standing.history.entries);
   const before = readNote(earlier, 'picture');
@@ -39,7 +42,6 @@ export function PhotoForm({
   const [leakId, setLeakId] = useState(before?.leakId ?? '');
   const [stain, setStain] = useState(before?.stain ?? '');
   const [of, setOf] = useState(before?.of ?? '');
-  const [failed, setFailed] = useState(false);
   const [drag, setDrag] = useState<Marks[number] | null>(null);
   const frame = useRef<HTMLDivElement>(null);
   const others = photos.filter((each) => each.note.pair === 'before' && each.note.file !== file);
@@ -75,9 +77,7 @@ export function PhotoForm({
       supersedes: earlier.id,
       correctionReason: 'marks or caption changed; the picture is the same',
     });
-    const taken = await write([written], 'Photo: in the logbook.');
-    setFailed(!taken);
-    if (taken) onDone();
+    if (await deed.save([written], 'Photo: in the logbook.')) onDone();
   };
   return (
     <>
@@ -126,7 +126,10 @@ export function PhotoForm({
           onChange={(event) => setLeakId(event.target.value)}
           choices={[
             { value: '', words: 'none' },
-            ...leaks.map((leak) => ({ value: leak.id, words: `${leak.id}, ${leak.state}` })),
+            ...leaks.map((leak) => ({
+              value: leak.id,
+              words: `${labelOf(view.names.leaks, leak.id)}, ${leak.state}`,
+            })),
           ]}
         />
       )}
@@ -167,8 +170,8 @@ export function PhotoForm({
         />
       )}
       <WriterField />
-      <ApiError error={failed ? error : null} />
-      <Button weight="main" className="w-full" disabled={writing} onClick={() => void save()}>
+      <ApiError error={deed.error} />
+      <Button weight="main" className="w-full" disabled={deed.writing} onClick={() => void save()}>
         Keep the photo
       </Button>
     </>

@@ -1,6 +1,8 @@
 /** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
 import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
+import { unjudged } from '../../../core/rules/unjudged';
+import { CannotJudge } from '../../entries/CannotJudge';
 import { useWriteSheet } from '../../entries/useWriteSheet';
 import { FORMS, type FormKind } from '../../entries/specs';
 import { foldedObligations } from '../../machine/Duties';
@@ -70,8 +72,11 @@ function Law() {
   return (
     <Section title="What the law leaves open">
       <RodDrawing size="full" rod={rod} system={system} />
-      <p className="mb-2 font-semibold">{rodSentence(rod, system)}</p>
-      {running.length === 0 && <p className="text-soft">Nothing is due on this machine.</p>}
+      {unjudged(standing) === null && <p className="mb-2 font-semibold">{rodSentence(rod, system)}</p>}
+      <CannotJudge standing={standing} system={system} />
+      {running.length === 0 && unjudged(standing) === null && (
+        <p className="text-soft">Nothing is due on this machine.</p>
+      )}
       <ul>
         {running.slice(0, 5).map(({ first, packs }) => (
           <li key={`${first.kind}${String(first.due)}${first.pack.id}`} className="rule-b py-1.5">

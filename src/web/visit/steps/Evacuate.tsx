@@ -11,7 +11,9 @@ import { useVisit } from '../visitContext';
 
 export function Evacuate() {
   const { visitId, view } = useVisit();
-  const section = useKeptDraft<string>(`${visitId} ${view.machine.appliance.id} vacuumSection`, () => '');
+  const section = useKeptDraft(`${visitId} ${view.machine.appliance.id} vacuumSection`, () => ({
+    words: '',
+  }));
   return (
     <>
       <TestsPanel />
@@ -24,12 +26,14 @@ export function Evacuate() {
           label="Section"
           optional
           hint="Whole machine, low side, the coil alone."
-          value={section.draft}
-          onChange={(event) => section.set(event.target.value)}
+          value={section.draft.words}
+          onChange={(event) => section.set({ words: event.target.value })}
         />
         <ToolBody
           slug="evacuation"
-          beside={() => ({ fields: section.draft.trim() === '' ? {} : { section: section.draft.trim() } })}
+          beside={() => ({
+            fields: section.draft.words.trim() === '' ? {} : { section: section.draft.words.trim() },
+          })}
         />
       </Section>
       <Tool slug="pump-down" />

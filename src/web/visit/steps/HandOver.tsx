@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Printer } from 'lucide-react';
 import { unspokenValves } from '../../../core/visit/guards';
 import { notesOf } from '../../../core/visit/visitRecord';
+import { waitingDeeds } from '../../data/deeds';
 import { WriterField } from '../../gas/WriterField';
 import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
@@ -10,7 +11,8 @@ import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
-import { useKeptDraft } from '../useKeptDraft';
+import { useDeed } from '../useDeed';
+import { forgetVisit, useKeptDraft } from '../useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function HandOver() {
@@ -29,10 +31,32 @@ export function HandOver() {
   );
 }
 
+/** What was written in this visit and the logbook is not known to have: named, so that nobody signs a record that lacks it. */
+function Waiting() {
+  const { visitId } = useVisit();
+  const waiting = waitingDeeds(`${visitId} `);
+  if (waiting.length === 0) return null;
+  return (
+    <div role="alert" className="mb-3 border-l-4 border-brick pl-3">
+      <p className="font-semibold text-brick">▲ Written in this visit and not in the logbook:</p>
+      <ul>
+        {waiting.map((each, index) => (
+          <li key={index}>
+            {each.words.replace(/\.$/, '')} ·{' '}
+            {each.refused === null ? 'no answer came' : `refused: ${each.refused}`}
+          </li>
+        ))}
+      </ul>
+      <p>Go back to the step and save it again: it cannot be written twice.</p>
+    </div>
+  );
+}
+
 const UNSIGNED = { name: '', role: '', path: '', why: '' };
 
 function Sign() {
-  const { view, visitId, draft, write, writing, error } = useVisit();
+  const { view, visitId, draft } = useVisit();
+  const deed = useDeed('sign');
   const blocked = unspokenValves(view.standing.history.entries);
   const {
     draft: typed,
@@ -41,7 +65,6 @@ function Sign() {
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
   const { name, role, path, why } = typed;
   const [tried, setTried] = useState(false);
-  const [failed, setFailed] = useState(false);
   const noName = name.trim() === '';
   const noSign = path === '' && why.trim() === '';
   const sign = async () => {
@@ -54,13 +77,13 @@ function Sign() {
       path: path || null,
       notSigned: path === '' ? why.trim() : null,
     });
-    if (!entry) return;
-    const taken = await write([entry], 'Handed over.');
-    setFailed(!taken);
-    if (taken) forget();
+    if (!(await deed.save([entry], 'Handed over.'))) return;
+    forget();
+    forgetVisit(visitId);
   };
   return (
     <Section title="Sign">
+      <Waiting />
       {blocked.length > 0 && (
         <p role="alert" className="mb-3 border-l-4 border-brick pl-3 font-semibold text-brick">
           ▲ Not handed over while {blocked.map((each) => each.valve).join(', ')}{' '}
@@ -91,11 +114,11 @@ function Sign() {
         error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
       />
       <WriterField />
-      <ApiError error={failed ? error : null} />
+      <ApiError error={deed.error} />
       <Button
         weight="main"
         className="w-full sm:w-auto"
-        disabled={writing || blocked.length > 0}
+        disabled={deed.writing || blocked.length > 0}
         onClick={() => void sign()}
       >
         Hand over

@@ -49,7 +49,7 @@ function Hold() {
         by: 'unsent',
         applianceId: machine.appliance.id,
         note: '',
-        supersedes: null,
+        corrected: null,
         correctionReason: '',
       },
       place,

@@ -3,11 +3,13 @@ import { useState } from 'react';
 import { type CheckItem, checklist } from '../../../core/visit/touched';
 import { isNotDone } from '../../../core/visit/stated';
 import { FORMS } from '../../entries/specs';
+import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { CHECK_WORDS } from '../../words/leaks';
 import { NoteCard } from '../NoteCard';
+import { useDeed } from '../useDeed';
 import { ValvesPanel } from '../ValvesPanel';
 import { useVisit } from '../visitContext';
 
@@ -37,14 +39,15 @@ export function LeaveRight() {
 }
 
 function Item({ item }: { item: CheckItem }) {
-  const { draft, write, writing } = useVisit();
+  const { draft } = useVisit();
+  const deed = useDeed(`check ${item.id}`);
   const [saying, setSaying] = useState(false);
   const [why, setWhy] = useState('');
   const words =
     item.about === null ? CHECK_WORDS[item.check] : `${item.about}: ${CHECK_WORDS[item.check].toLowerCase()}`;
   const answer = async (given: 'yes' | { notDone: string }) => {
     const entry = draft('readings', { tool: 'checklist', item: item.id, answer: given });
-    if (entry && (await write([entry], `${words}.`))) setSaying(false);
+    if (await deed.save([entry], `${words}.`)) setSaying(false);
   };
   const done = item.answer === 'yes';
   return (
@@ -62,7 +65,11 @@ function Item({ item }: { item: CheckItem }) {
             )
           : !done && (
               <div className="no-print flex gap-2">
-                <Button disabled={writing} aria-label={`${words}: done`} onClick={() => void answer('yes')}>
+                <Button
+                  disabled={deed.writing}
+                  aria-label={`${words}: done`}
+                  onClick={() => void answer('yes')}
+                >
                   Done
                 </Button>
                 <Button weight="quiet" aria-label={`${words}: not done`} onClick={() => setSaying(!saying)}>
@@ -71,6 +78,7 @@ function Item({ item }: { item: CheckItem }) {
               </div>
             )}
       </div>
+      <ApiError error={deed.error} />
       {saying && (
         <div className="mt-2 flex flex-wrap items-end gap-2">
           <div className="min-w-52 flex-1">
@@ -78,7 +86,7 @@ function Item({ item }: { item: CheckItem }) {
           </div>
           <Button
             className="mb-4"
-            disabled={writing || why.trim() === ''}
+            disabled={deed.writing || why.trim() === ''}
             onClick={() => void answer({ notDone: why.trim() })}
           >
             Save

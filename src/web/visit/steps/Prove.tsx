@@ -1,8 +1,10 @@
 /** Step 12: it runs as it should, and the legal tests that the case asks for, first and second. */
 import { openObligations, stateOf } from '../../../core/rules/obligation';
+import { unjudged } from '../../../core/rules/unjudged';
 import { conditionsOf } from '../../../core/visit/evidence';
 import { carrying } from '../../../core/visit/notes';
 import { valueOf } from '../../../core/visit/stated';
+import { CannotJudge } from '../../entries/CannotJudge';
 import type { Values } from '../../entries/formValues';
 import { FORMS } from '../../entries/specs';
 import { fromSi } from '../../../core/quantity/measure';
@@ -52,13 +54,14 @@ export function Prove() {
 /** Which tests are due, and by when. */
 function Asked() {
   const { view } = useVisit();
-  const { standing, today } = view;
+  const { standing, today, system } = view;
   const tests = openObligations(standing.obligations, today).filter(
     (each) => each.kind === 'initialTest' || each.kind === 'followUpTest',
   );
   return (
     <Section title="What the case asks">
-      {tests.length === 0 && (
+      <CannotJudge standing={standing} system={system} />
+      {tests.length === 0 && unjudged(standing) === null && (
         <p className="text-soft">
           No test is due by law. A repair is tested all the same: first before gas goes in, then once it runs.
         </p>

@@ -4,13 +4,14 @@ import { carrying } from '../../../core/visit/notes';
 import { FORMS } from '../../entries/specs';
 import { type FieldSpec, YES_NO, choices } from '../../entries/fieldSpec';
 import { draftOf } from '../../entries/statedDraft';
-import { nextLeakId } from '../../entries/formValues';
+import { leakDraftOf } from '../../entries/formValues';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../words/dates';
 import { METAL_WORDS, jointWords } from '../../words/leaks';
 import { LeaksPanel } from '../LeaksPanel';
 import { type NoteForm, NOTE_FORMS } from '../noteForms';
 import { NoteCard } from '../NoteCard';
+import { useKeptDraft } from '../useKeptDraft';
 import { useVisit } from '../visitContext';
 
 const metal = (key: string, label: string): FieldSpec => ({
@@ -111,7 +112,17 @@ function Advice({ one, other }: { one: unknown; other: unknown }) {
 function Exchange() {
   const { leaks, view, draft } = useVisit();
   const suspected = leaks.filter((leak) => leak.state === 'suspected');
-  const leakId = nextLeakId(view.standing);
+  const { visitId } = useVisit();
+  // Made once with the draft: a second try, also after a reload, names the same leak.
+  const {
+    draft: leak,
+    set: keepLeak,
+    forget: forgetLeak,
+  } = useKeptDraft(
+    `${visitId} ${view.machine.appliance.id} exchangeLeak`,
+    () => leakDraftOf(null, view.names.leaks).fresh,
+  );
+  const leakId = leak.id;
   const spec: NoteForm = {
     kind: 'leakRepaired',
     tool: 'spot',
@@ -120,7 +131,7 @@ function Exchange() {
       'For a part whose leak cannot be shown in place. In law it counts as found and repaired today; it is told as suspected until the bench proves it.',
     fields: [
       {
-        key: 'x-part',
+        key: 'part',
         label: 'Suspected part',
         type: 'choice',
         choices: suspected.map((leak) => ({ value: leak.part ?? '', words: leak.place })),
@@ -128,7 +139,7 @@ function Exchange() {
       { key: 'how', label: 'What was exchanged', type: 'long' },
       { key: 'evacuated', label: 'Evacuated for it', type: 'check', initial: false },
     ],
-    fixed: { leakId, 'x-suspected': true },
+    fixed: { leakId, label: leak.label, onSuspicion: true },
   };
   return (
     <Section title="Exchange a suspected part">
@@ -136,8 +147,10 @@ function Exchange() {
         name="exchange"
         spec={spec}
         save="Write the exchange down"
+        onSaved={forgetLeak}
         alter={(entry) => {
-          const part = String((entry as unknown as Record<string, unknown>)['x-part'] ?? '');
+          keepLeak(leak);
+          const part = entry.kind === 'leakRepaired' ? (entry.part ?? '') : '';
           const story = suspected.find((leak) => leak.part === part) ?? suspected[0];
           const spot = draft('search', {
             tool: 'spot',

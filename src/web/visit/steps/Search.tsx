@@ -13,6 +13,7 @@ import {
 } from '../../../core/visit/search';
 import { useLeaksOfKind } from '../../data/queries';
 import { FORMS } from '../../entries/specs';
+import { ApiError } from '../../parts/ApiError';
 import { Button } from '../../parts/Button';
 import { SelectField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
@@ -22,6 +23,7 @@ import { CircuitDrawing } from '../map/CircuitDrawing';
 import { SpotSheet } from '../map/SpotSheet';
 import { NOTE_FORMS } from '../noteForms';
 import { NoteCard } from '../NoteCard';
+import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
 
 const RANKED = 5;
@@ -99,17 +101,23 @@ function Order({ wanted, onTouch }: { wanted: readonly Proposed[]; onTouch: (par
 
 /** Whose drawing this is can be told better than guessed. */
 function LayoutPick() {
-  const { layout, draft, write } = useVisit();
+  const { layout, draft } = useVisit();
+  const deed = useDeed('map');
   return (
-    <SelectField
-      label="Drawn as"
-      value={layout}
-      onChange={(event) => {
-        const entry = draft('search', { tool: 'map', layout: event.target.value });
-        if (entry) void write([entry], 'The map of this machine is changed.');
-      }}
-      choices={LAYOUTS.map((value) => ({ value, words: LAYOUT_WORDS[value] }))}
-    />
+    <>
+      <SelectField
+        label="Drawn as"
+        value={layout}
+        onChange={(event) =>
+          void deed.save(
+            [draft('search', { tool: 'map', layout: event.target.value })],
+            'The map of this machine is changed.',
+          )
+        }
+        choices={LAYOUTS.map((value) => ({ value, words: LAYOUT_WORDS[value] }))}
+      />
+      <ApiError error={deed.error} />
+    </>
   );
 }
 

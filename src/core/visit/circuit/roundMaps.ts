@@ -1,0 +1,169 @@
+/** Circuits that stand in one place: cabinets with a capillary, chillers, and racks with all of their circuits. */
+import { type CircuitMap, type Pipe, mapOf, section } from './map';
+
+export const capillary = (): CircuitMap =>
+  mapOf(
+    [
+      section('cabinet', 'cabinet', '', [
+        ['compressor', 'compressor'],
+        ['dischargeLine', 'dischargeLine'],
+        ['condenser', 'condenser'],
+        ['condenserBends', 'condenserBends'],
+        ['drier', 'drier'],
+        ['capillary', 'capillary'],
+        ['capillaryJoint', 'capillary'],
+        ['evaporator', 'evaporator'],
+        ['evaporatorBends', 'evaporatorBends'],
+        ['buriedPipe', 'buriedPipe'],
+        ['drainPan', 'drainPan'],
+        ['suctionLine', 'suctionLine'],
+        ['accessPort', 'accessPort'],
+      ]),
+    ],
+    [
+      {
+        side: 'high',
+        through: [
+          'compressor',
+          'dischargeLine',
+          'condenser',
+          'condenserBends',
+          'drier',
+          'capillary',
+          'capillaryJoint',
+        ],
+      },
+      {
+        side: 'low',
+        through: [
+          'capillaryJoint',
+          'evaporator',
+          'evaporatorBends',
+          'buriedPipe',
+          'suctionLine',
+          'accessPort',
+          'compressor',
+        ],
+      },
+    ],
+  );
+
+const circuitPipes = (prefix: string): Pipe[] => [
+  {
+    side: 'high',
+    through: [
+      'liquidHeader',
+      ...['liquidBallValve', 'solenoid', 'flareNut', 'expansionValve'].map((id) => `${prefix}${id}`),
+    ],
+  },
+  {
+    side: 'low',
+    through: [
+      ...['expansionValve', 'evaporator', 'evaporatorBends', 'suctionBallValve'].map(
+        (id) => `${prefix}${id}`,
+      ),
+      'suctionHeader',
+    ],
+  },
+];
+
+/** A rack with every one of its circuits, however many: a search counts over all of them. */
+export function rack(circuits: readonly string[]): CircuitMap {
+  const prefixOf = (index: number): string => `circuit${String(index + 1)}.`;
+  return mapOf(
+    [
+      section('rack', 'machine room', '', [
+        ['compressor', 'compressor'],
+        ['dischargeValve', 'serviceValveDischarge'],
+        ['dischargeLine', 'dischargeLine'],
+        ['oilSeparator', 'oilSeparator'],
+        ['condenser', 'condenser'],
+        ['condenserBends', 'condenserBends'],
+        ['receiver', 'receiver'],
+        ['relief', 'relief'],
+        ['receiverValve', 'receiverValve'],
+        ['drier', 'drier'],
+        ['sightGlass', 'sightGlass'],
+        ['liquidHeader', 'liquidLine'],
+        ['suctionHeader', 'header'],
+        ['accessPort', 'accessPort'],
+        ['pressureControl', 'pressureControl'],
+        ['suctionValve', 'serviceValveSuction'],
+      ]),
+      ...circuits.map((name, index) =>
+        section('rackCircuit', name, prefixOf(index), [
+          ['liquidBallValve', 'ballValve'],
+          ['solenoid', 'solenoid'],
+          ['flareNut', 'flareNut'],
+          ['expansionValve', 'expansionValve'],
+          ['evaporator', 'evaporator'],
+          ['evaporatorBends', 'evaporatorBends'],
+          ['suctionBallValve', 'ballValve'],
+        ]),
+      ),
+    ],
+    [
+      {
+        side: 'high',
+        through: [
+          'compressor',
+          'dischargeValve',
+          'dischargeLine',
+          'oilSeparator',
+          'condenser',
+          'condenserBends',
+          'receiver',
+          'receiverValve',
+          'drier',
+          'sightGlass',
+          'liquidHeader',
+        ],
+      },
+      ...circuits.flatMap((_, index) => circuitPipes(prefixOf(index))),
+      { side: 'low', through: ['suctionHeader', 'accessPort', 'suctionValve', 'compressor'] },
+    ],
+  );
+}
+
+export const chiller = (): CircuitMap =>
+  mapOf(
+    [
+      section('chiller', 'machine room', '', [
+        ['compressor', 'compressor'],
+        ['dischargeValve', 'serviceValveDischarge'],
+        ['dischargeLine', 'dischargeLine'],
+        ['condenser', 'waterCondenser'],
+        ['relief', 'relief'],
+        ['receiverValve', 'receiverValve'],
+        ['drier', 'drier'],
+        ['sightGlass', 'sightGlass'],
+        ['solenoid', 'solenoid'],
+        ['expansionValve', 'expansionValve'],
+        ['evaporator', 'evaporatorBarrel'],
+        ['suctionLine', 'suctionLine'],
+        ['accessPort', 'accessPort'],
+        ['pressureControl', 'pressureControl'],
+        ['suctionValve', 'serviceValveSuction'],
+      ]),
+    ],
+    [
+      {
+        side: 'high',
+        through: [
+          'compressor',
+          'dischargeValve',
+          'dischargeLine',
+          'condenser',
+          'receiverValve',
+          'drier',
+          'sightGlass',
+          'solenoid',
+          'expansionValve',
+        ],
+      },
+      {
+        side: 'low',
+        through: ['expansionValve', 'evaporator', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'],
+      },
+    ],
+  );

@@ -1,0 +1,58 @@
+/**
+ * What a machine lost in a calendar year, as far as it is known: what was weighed in to make it good, and what keeps
+ * that from being the whole of it. Nothing weighed is not nothing lost. Grams exact; days at the site.
+ */
+import { type ExactGrams, NO_MASS } from '../quantity/mass';
+import { type Day, civil } from '../quantity/day';
+import type { Standing } from '../rules/standing';
+import { valueOf } from './stated';
+import { notesOf } from './visitRecord';
+
+export type LossUnknown =
+  /** gas that counts went in and nobody weighed it */
+  | { code: 'notWeighed'; days: readonly Day[] }
+  /** found empty, and no gas has gone in since: what it had lost is not known yet */
+  | { code: 'foundEmpty'; on: Day }
+  /** a leak is open: what is missing by now is not weighed in yet */
+  | { code: 'leakOpen' };
+
+export interface YearLoss {
+  year: number;
+  net: ExactGrams;
+  /** millionths of a percent of the full charge; null where that is not known */
+  millionths: number | null;
+  chronic: boolean;
+  unknown: readonly LossUnknown[];
+}
+
+export function yearLoss(standing: Standing, year: number): YearLoss {
+  const { history, ledger, years, leaks } = standing;
+  const known = years.find((each) => each.year === year);
+  const days = ledger.days.flatMap((each) =>
+    each.unknown && civil(each.day).year === year ? [each.day] : [],
+  );
+  const ofThisYear = civil(history.asOf).year === year;
+  const empty = ofThisYear ? foundEmptyOn(standing) : null;
+  const unknown: LossUnknown[] = [
+    ...(days.length > 0 ? [{ code: 'notWeighed' as const, days }] : []),
+    ...(empty !== null ? [{ code: 'foundEmpty' as const, on: empty }] : []),
+    ...(ofThisYear && empty === null && leaks.hasOpen() ? [{ code: 'leakOpen' as const }] : []),
+  ];
+  return {
+    year,
+    net: known?.net ?? NO_MASS,
+    millionths: known?.millionths ?? null,
+    chronic: known?.chronic ?? false,
+    unknown,
+  };
+}
+
+/** The last day on which the sight glass was read as empty, if no gas went in on that day or after it. */
+function foundEmptyOn({ history }: Standing): Day | null {
+  const lastGas = history.gas.findLast(({ entry }) => entry.kind === 'refrigerantAdded')?.day ?? null;
+  const seen = notesOf(history.entries, 'reading').findLast(
+    ({ note }) => valueOf(note.signs['sightGlass']) !== null,
+  );
+  if (!seen || valueOf(seen.note.signs['sightGlass']) !== 'empty') return null;
+  return lastGas === null || lastGas < seen.day ? seen.day : null;
+}

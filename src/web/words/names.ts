@@ -1,0 +1,21 @@
+/** What things are called that entries name by id: parts of the circuit map, leaks, bottles, people. */
+import { type LeakLabels, labelOf } from '../../core/logbook/leakLabels';
+
+export interface Names {
+  parts: ReadonlyMap<string, string>;
+  leaks: LeakLabels;
+  bottles: ReadonlyMap<string, string>;
+}
+
+export const NO_NAMES: Names = { parts: new Map(), leaks: new Map(), bottles: new Map() };
+
+/** `leak k2` */
+export const leakWords = (names: Names, leakId: string): string => `leak ${labelOf(names.leaks, leakId)}`;
+
+export const leaksWords = (names: Names, leakIds: readonly string[]): string =>
+  `${leakIds.length > 1 ? 'leaks' : 'leak'} ${leakIds.map((id) => labelOf(names.leaks, id)).join(', ')}`;
+
+/** A bottle by its serial; one that is not on the list by what was written. */
+export const bottleWords = (names: Names, id: string): string => `bottle ${names.bottles.get(id) ?? id}`;
+
+export const partWordsOf = (names: Names, id: string): string => names.parts.get(id) ?? id;
