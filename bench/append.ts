@@ -14,7 +14,7 @@ const APPENDS = 20;
 export async function benchAppend(): Promise<Comparison[]> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-'));
   const services = await openServices(`file:${join(folder, 'app.db')}`, systemClock('2026-11-23'));
-  const { store, appending } = services;
+  const { rows, appending } = services;
   const appliance = {
     id: 'a',
     siteId: 's',
@@ -23,8 +23,15 @@ export async function benchAppend(): Promise<Comparison[]> {
     category: 'commercialRefrigeration' as const,
     refrigerant: 'R-448A',
   };
-  await store.batch([store.insertSite({ id: 's', name: 's', timezone: 'UTC', packs: ['us-hfc'] })]);
-  await appending.append(randomEntries(100, 5), { appliance, rows: [store.insertAppliance(appliance)] });
+  const changing = { by: null, why: null };
+  await rows.change(
+    [{ table: 'sites', id: 's', row: { id: 's', name: 's', timezone: 'UTC', packs: ['us-hfc'] } }],
+    changing,
+  );
+  await appending.append(randomEntries(100, 5), {
+    appliance,
+    rows: rows.added([{ table: 'appliances', id: 'a', row: appliance }], changing),
+  });
   const bare = createClient({ url: `file:${join(folder, 'bare.db')}` });
   await bare.execute('PRAGMA journal_mode = WAL');
   await bare.execute('CREATE TABLE rows (id TEXT PRIMARY KEY, document TEXT)');

@@ -54,7 +54,13 @@ async function list(): Promise<Comparison> {
   const folder = mkdtempSync(join(tmpdir(), 'bench-'));
   const services = await openServices(`file:${join(folder, 'visits.db')}`, systemClock(TODAY));
   const { store } = services;
-  await store.batch([store.insertSite(site), store.insertAppliance(appliance)]);
+  await services.rows.change(
+    [
+      { table: 'sites', id: site.id, row: site },
+      { table: 'appliances', id: appliance.id, row: appliance },
+    ],
+    { by: null, why: null },
+  );
   const chunk = 100;
   for (let first = 0; first < VISITS; first += chunk) {
     const entries = Array.from({ length: chunk * ENTRIES_EACH }, (_, index) =>
@@ -67,7 +73,7 @@ async function list(): Promise<Comparison> {
     'counting these entries by visit',
     {
       subject: async () => {
-        await store.visits(LISTED);
+        await store.visits({ text: '', applianceId: null, visitId: null, limit: LISTED, offset: 0 });
       },
       baseline: async () => {
         await store.database.db.all(sql`select visit_id, count(*) from entries group by visit_id`);

@@ -1,8 +1,17 @@
 /** The HTTP API as schemas: the only thing that the web and the server share besides the core. */
 import { z } from 'zod';
 import { entrySchema } from '../core/logbook/entry';
-import { METHODS, PACK_IDS, calendarDate, filledText, id } from '../core/logbook/fields';
-import { applianceRow, cylinderRow, personRow, siteRow, spaceRow } from '../core/logbook/tables';
+import { PACK_IDS, calendarDate, filledText, id } from '../core/logbook/fields';
+import {
+  applianceRow,
+  companyRow,
+  cylinderRow,
+  ownerRow,
+  personRow,
+  revisionRow,
+  siteRow,
+  spaceRow,
+} from '../core/logbook/tables';
 import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
 import type { Why } from '../core/rules/obligation';
@@ -28,18 +37,17 @@ export const clockAnswer = z.object({ fixedToday: calendarDate.nullable(), nowMs
 export const newEntry = entrySchema;
 export const newEntries = z.array(entrySchema).min(1);
 
-export const newSite = siteRow.safeExtend({ name: filledText, packs: z.array(z.enum(PACK_IDS)) });
-export const newPerson = personRow.safeExtend({ name: filledText });
 /** A machine with the full charge that is known of it, if any, as one step. */
 export const newMachine = z.object({
   appliance: applianceRow.safeExtend({ name: filledText }),
   spaces: z.array(spaceRow).default([]),
   entries: z.array(entrySchema).default([]),
+  by: z.string().nullish(),
 });
-export const methodChange = z.object({ from: calendarDate, method: z.enum(METHODS) });
 export const newAmendment = amendmentSchema;
 
 export const sitesAnswer = z.array(siteRow);
+export const spacesAnswer = z.array(spaceRow);
 export const peopleAnswer = z.array(personRow);
 export const cylindersAnswer = z.array(cylinderRow);
 
@@ -118,8 +126,11 @@ export const rulesAnswer = z.object({
 });
 export const verifyAnswer = z.object({
   entries: z.number(),
+  revisions: z.number(),
   intact: z.boolean(),
   brokenAt: z.object({ sequence: z.number(), id: z.string(), why: z.string() }).nullable(),
+  /** rows that are not what their latest revision says */
+  alteredRows: z.array(z.object({ table: z.string(), id: z.string() })),
 });
 
 export const storedPhoto = z.object({ file: z.string(), width: z.number(), height: z.number() });
@@ -140,7 +151,7 @@ export const visitRow = z.object({
   today: calendarDate,
 });
 export type VisitRow = z.infer<typeof visitRow>;
-export const visitsAnswer = z.array(visitRow);
+export const visitsAnswer = z.object({ rows: z.array(visitRow), more: z.boolean() });
 
 /** How often each type of part leaked on machines of a kind. */
 export const leaksOfKindAnswer = z.partialRecord(
@@ -153,13 +164,30 @@ export const bottlesAnswer = z.array(
   z.object({ cylinderId: id, putIn: z.number(), takenOut: z.number(), notWeighed: z.number() }),
 );
 
-export const newInstrument = instrumentRow;
 export const instrumentsAnswer = z.array(instrumentRow);
+export const companyAnswer = companyRow.nullable();
+export const ownersAnswer = z.array(ownerRow);
 
-/** What a machine cools, its tag, and the machine whose circuit it is. */
-export const feedsChange = z.object({
-  serves: z.array(id),
-  newSpaces: z.array(spaceRow.safeExtend({ name: filledText })).default([]),
-  tag: z.string().nullish(),
-  assembly: z.string().nullish(),
+export const changesQuery = z.object({ before: z.coerce.number().int().optional() });
+/** What was written, newest first: an entry, or a revision of a row. */
+export const changesAnswer = z.object({
+  changes: z.array(
+    z.object({
+      sequence: z.number(),
+      entry: entrySchema.nullable(),
+      revision: revisionRow.nullable(),
+      machineName: z.string(),
+      siteName: z.string(),
+    }),
+  ),
+  /** ask for what came before this; null: that was all */
+  before: z.number().nullable(),
+});
+export type Change = z.infer<typeof changesAnswer>['changes'][number];
+
+export const visitsQuery = z.object({
+  text: z.string().default(''),
+  machine: id.optional(),
+  visit: id.optional(),
+  offset: z.coerce.number().int().min(0).default(0),
 });

@@ -25,8 +25,9 @@ export interface ServedStory {
 
 export async function serveStory(today: string): Promise<ServedStory> {
   const folder = mkdtempSync(join(tmpdir(), 'abacus-served-'));
-  const services = await openServices(`file:${join(folder, 'story.db')}`, systemClock(today));
-  await loadLogbook(services.store, services.judging, demoStory(dayOf(today)));
+  const clock = systemClock(today);
+  const services = await openServices(`file:${join(folder, 'story.db')}`, clock);
+  await loadLogbook(services.store, services.judging, clock, demoStory(dayOf(today)));
   const server = createApp(services, null).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;

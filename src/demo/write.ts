@@ -1,5 +1,5 @@
 /** `npm run demo:data`: writes the demo story into a fresh database, as `ABACUS_DATABASE` names it. */
-import { rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
 import { systemClock } from '../server/clock';
@@ -7,18 +7,29 @@ import { loadLogbook } from '../server/logbooks';
 import { openServices } from '../server/services';
 import { demoStory } from './story';
 
-const url = process.env['ABACUS_DATABASE'] ?? 'file:data/demo.db';
-if (url.startsWith('file:'))
-  for (const suffix of ['', '-wal', '-shm']) rmSync(`${url.slice('file:'.length)}${suffix}`, { force: true });
-
+const url = process.env['ABACUS_DATABASE'] ?? 'file:data/demo/green-abacus.db';
 const clock = systemClock(process.env['ABACUS_TODAY']);
+const file = url.startsWith('file:') ? url.slice('file:'.length) : null;
+
+/** What stands there already must be a demo story, or nothing: a company's own logbook is never written over. */
+if (file !== null && existsSync(file)) {
+  const present = await openServices(url, clock);
+  const people = await present.store.people();
+  present.close();
+  if (people.length > 0 && !people.some((each) => each.id === 'odalys')) {
+    console.error(`${file} holds a logbook of its own. Name another file in ABACUS_DATABASE for the demo.`);
+    process.exit(2);
+  }
+}
+if (file !== null) for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+
 const story = readLogbook(JSON.parse(JSON.stringify(demoStory(clock.todayIn('America/New_York')))));
 if (!story.ok) {
   console.error(story.refusal.map(problemText).join('\n'));
   process.exit(1);
 }
 const services = await openServices(url, clock);
-await loadLogbook(services.store, services.judging, story.value);
+await loadLogbook(services.store, services.judging, clock, story.value);
 services.close();
 console.log(
   `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,

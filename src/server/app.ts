@@ -5,6 +5,7 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import { HttpProblem, invalid, notFound, tooLarge } from './problem';
 import { apiRouter } from './routes/api';
 import { photoRouter } from './routes/photos';
+import { rowRouter } from './routes/rows';
 import { visitRouter } from './routes/visits';
 import type { Services } from './services';
 
@@ -41,6 +42,7 @@ export function createApp(services: Services, webFolder: string | null): Express
   app.use(express.json({ limit: BODY_LIMIT }));
   app.use('/api', photoRouter(services));
   app.use('/api', visitRouter(services));
+  app.use('/api', rowRouter(services));
   app.use('/api', apiRouter(services));
   app.use('/api', () => {
     throw notFound('address');

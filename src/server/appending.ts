@@ -16,6 +16,7 @@ import type { Clock } from './clock';
 import { type Judging } from './judging';
 import { conflict, invalid, notFound, wantsReason } from './problem';
 import { contentOf } from './store/seal';
+import type { Rows } from './rows';
 import type { Store } from './store/store';
 
 export interface Appended {
@@ -31,10 +32,10 @@ export class Appending {
     private readonly clock: Clock,
   ) {}
 
-  /** `adding`: a machine that is new with these entries, and the rows to store ahead of them. */
+  /** `adding`: a machine that is new with these entries, and the rows to store and seal ahead of them. */
   append(
     entries: readonly Entry[],
-    adding: { appliance: Appliance; rows: Parameters<Store['batch']>[0] } | null = null,
+    adding: { appliance: Appliance; rows: ReturnType<Rows['added']> } | null = null,
   ): Promise<Appended> {
     return this.store.database.write(async () => {
       const known = new Map(
@@ -54,7 +55,7 @@ export class Appending {
       // Each machine is read once: nothing else writes while this runs in the queue.
       const read = memoized((id: string) => this.store.entriesBearingOn(id));
       await this.check(fresh, adding?.appliance.id ?? null, read);
-      const sealed = await this.store.sealed(fresh);
+      const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
       const touched = await this.touchedBy(fresh);
       if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
       const standings = await Promise.all(
@@ -65,7 +66,7 @@ export class Appending {
         }),
       );
       await this.store.batch([
-        ...(adding?.rows ?? []),
+        ...(adding?.rows.statements ?? []),
         ...sealed.statements,
         ...standings.flatMap((standing) => this.store.replaceStanding(this.judging.stored(standing))),
       ]);

@@ -79,16 +79,19 @@ export class Judging {
       const site = sites.get(siteId);
       return site !== undefined && (all || asOf !== dayText(this.clock.todayIn(site.timezone)));
     });
-    const appliances = new Map((await this.store.appliances()).map((each) => [each.id, each]));
-    for (const { id, siteId } of stale) {
-      const appliance = appliances.get(id);
-      const site = sites.get(siteId);
-      if (!appliance || !site) continue;
+    await this.refreshMachines(stale.map(({ id }) => id));
+    return stale.length;
+  }
+
+  /** Judges these machines anew; between two of them other writers get their turn. */
+  async refreshMachines(ids: readonly string[]): Promise<void> {
+    for (const id of ids)
       await this.store.database.write(async () => {
+        const appliance = await this.store.appliance(id);
+        const site = appliance && (await this.store.site(appliance.siteId));
+        if (!appliance || !site) return;
         const standing = await this.fold(appliance, site, await this.store.entriesBearingOn(id));
         await this.store.batch(this.store.replaceStanding(this.stored(standing)));
       });
-    }
-    return stale.length;
   }
 }

@@ -5,6 +5,7 @@ import type { Clock } from './clock';
 import { Judging } from './judging';
 import { openDatabase } from './store/database';
 import { Photos } from './photos';
+import { Rows } from './rows';
 import { Store } from './store/store';
 
 /** Where photos stand beside a database file; beside a server's database, in the working folder. */
@@ -15,6 +16,7 @@ export interface Services {
   photos: Photos;
   store: Store;
   judging: Judging;
+  rows: Rows;
   appending: Appending;
   clock: Clock;
   close: () => void;
@@ -24,9 +26,12 @@ export async function openServices(url: string, clock: Clock): Promise<Services>
   const database = await openDatabase(url);
   const store = new Store(database);
   const judging = new Judging(store, clock);
+  const rows = new Rows(store, judging, clock);
+  await rows.sealAsTheyStand();
   return {
     store,
     judging,
+    rows,
     appending: new Appending(store, judging, clock),
     photos: new Photos(attachmentsOf(url)),
     clock,

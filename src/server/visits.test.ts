@@ -5,7 +5,6 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
 import { type ServedStory, serveStory } from '../demo/servedStory';
-import { exportLogbook } from './logbooks';
 
 const TODAY = '2026-11-23';
 let story: ServedStory;
@@ -113,21 +112,33 @@ describe('photos', () => {
 });
 
 describe('visits', () => {
-  const own = async (visitId: string) =>
-    api.visitsAnswer.parse(await get('/visits')).filter((each) => each.visitId === visitId);
+  const own = async (visitId: string) => api.visitsAnswer.parse(await get(`/visits?visit=${visitId}`)).rows;
 
   it('are listed by machine as soon as they are begun, the last written first', async () => {
     await post('/entries', [begun('v1-a', 'v1'), begun('v1-b', 'v1', 'rack-b')]);
     const rows = await own('v1');
     expect(rows.map((each) => each.applianceId).sort()).toEqual(['rack-a', 'rack-b']);
     expect(rows[0]).toMatchObject({ siteName: 'Almery Fish Hall', from: TODAY, handedOver: false });
-    expect(api.visitsAnswer.parse(await get('/visits'))[0]?.visitId).toBe('v1');
+    expect(api.visitsAnswer.parse(await get('/visits')).rows[0]?.visitId).toBe('v1');
   });
 
   it('are handed over once signed', async () => {
     await post('/entries', begun('v2-a', 'v2'));
     await post('/entries', { ...begun('v2-b', 'v2'), kind: 'handover', tool: 'signed', name: 'Prue' });
     expect((await own('v2'))[0]?.handedOver).toBe(true);
+  });
+
+  it('are found for ever: by words of machine and site, by machine, page by page', async () => {
+    for (let number = 0; number < 45; number += 1)
+      await post('/entries', begun(`page-${String(number)}`, `page-${String(number)}`, 'rack-b'));
+    const first = api.visitsAnswer.parse(await get('/visits?text=fish%20rack%20b'));
+    expect([first.rows.length, first.more, first.rows[0]?.visitId]).toEqual([40, true, 'page-44']);
+    const second = api.visitsAnswer.parse(await get('/visits?text=fish%20rack%20b&offset=40'));
+    expect(second.rows.map((each) => each.visitId)).toEqual(expect.arrayContaining(['page-0', 'page-4']));
+    expect(second.more).toBe(false);
+    const ofMachine = api.visitsAnswer.parse(await get('/visits?machine=rack-a')).rows;
+    expect(new Set(ofMachine.map((each) => each.applianceId))).toEqual(new Set(['rack-a']));
+    expect(api.visitsAnswer.parse(await get('/visits?text=nowhere')).rows).toEqual([]);
   });
 
   it('vanish from the list when all of them is voided', async () => {
@@ -177,30 +188,6 @@ it('says how often each type of part leaked on machines of a kind, corrected one
     correctionReason: 'other part',
   });
   expect(api.leaksOfKindAnswer.parse(await get('/leaks-of-kind/rack')).flareNut).toBe(before.flareNut);
-});
-
-it('keeps instruments, changes them in place, and exports them beside the format', async () => {
-  const gauge = { id: 'g2', name: 'gauge 2', dimension: 'pressure', offset: 13_789, checkedOn: '2026-01-05' };
-  expect((await post('/instruments', gauge)).status).toBe(201);
-  await post('/instruments', { ...gauge, offset: 0 });
-  expect(api.instrumentsAnswer.parse(await get('/instruments'))).toEqual([{ ...gauge, offset: 0 }]);
-  expect((await post('/instruments', { ...gauge, dimension: 'mood' })).status).toBe(422);
-  const exported = JSON.parse(JSON.stringify(await exportLogbook(story.services.store))) as {
-    'x-instruments': unknown;
-  };
-  expect(exported['x-instruments']).toEqual([{ ...gauge, offset: 0 }]);
-});
-
-it('changes what a machine cools; a space of another site is refused', async () => {
-  const space = { id: 'new-room', siteId: 'fish-hall', name: 'crab room' };
-  const change = { serves: ['new-room', 'fh-1'], newSpaces: [space], tag: 'CU-1', assembly: null };
-  expect(await post('/machines/rack-a/feeds', change)).toMatchObject({
-    status: 201,
-    body: { serves: ['new-room', 'fh-1'], 'x-tag': 'CU-1' },
-  });
-  const { status, body } = await post('/machines/rack-a/feeds', { serves: ['nowhere'] });
-  expect([status, JSON.stringify(body['errors'])]).toEqual([422, expect.stringContaining('$.serves')]);
-  expect((await post('/machines/none/feeds', { serves: [] })).status).toBe(404);
 });
 
 it('says what went into and out of the bottles of a refrigerant', async () => {

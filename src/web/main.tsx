@@ -5,10 +5,18 @@ import '@fontsource/atkinson-hyperlegible-mono/400.css';
 import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { toast } from 'sonner';
 import { App } from './app/App';
 import { applyLook, storedLook } from './app/look';
+import { whenFull } from './data/kept';
 
 applyLook(storedLook());
+whenFull(() =>
+  toast.error(
+    'The store of this device is full. What you type stays on the screen, but a reload would lose it: save it now.',
+    { id: 'full', duration: 20_000 },
+  ),
+);
 const root = document.getElementById('root');
 if (!root) throw new Error('index.html needs an element with the id root.');
 createRoot(root).render(

@@ -12,11 +12,9 @@ export interface Feeds {
   circuits: readonly Appliance[];
 }
 
-/** The tag on the roof, kept beside the record since the format has no field for it. */
-export const TAG = 'x-tag';
-
+/** What it is called at the unit; files of ours from before the format had a field for it kept it as `x-tag`. */
 export const tagOf = (appliance: Appliance): string | null => {
-  const tag = (appliance as Appliance & { [TAG]?: unknown })[TAG];
+  const tag = appliance.tag ?? (appliance as Appliance & { 'x-tag'?: unknown })['x-tag'];
   return typeof tag === 'string' && tag.trim() !== '' ? tag.trim() : null;
 };
 

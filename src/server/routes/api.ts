@@ -1,10 +1,9 @@
 /** The HTTP API under /api: routes check with the contract, call a service, answer JSON. */
 import { type Request, type Response, Router } from 'express';
 import * as api from '../../contract/api';
-import type { Problem } from '../../core/logbook/problems';
 import { amended } from '../../core/rules/amend';
 import { leakingMachines } from '../leaking';
-import { exportLogbook, verifyChain } from '../logbooks';
+import { exportLogbook, figureId, verifyChain } from '../logbooks';
 import { dueBoard, machineRows } from '../board';
 import { conflict, invalid, notFound } from '../problem';
 import type { Services } from '../services';
@@ -12,7 +11,7 @@ import { bodyOf } from './body';
 
 const parameter = (request: Request, name: string): string => String(request.params[name]);
 
-export function apiRouter({ store, judging, appending, clock }: Services): Router {
+export function apiRouter({ store, judging, appending, rows, clock }: Services): Router {
   const router = Router();
   const get = (path: string, answer: (request: Request) => Promise<unknown>) =>
     router.get(path, async (request: Request, response: Response) => {
@@ -62,77 +61,24 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
     response.status(201).json(await appending.append(entries));
   });
 
-  router.post('/sites', async (request, response) => {
-    const site = bodyOf(api.newSite, request);
-    await store.database.write(async () => {
-      const sites = await store.sites();
-      if (sites.some((each) => each.id === site.id)) return;
-      if (sites.some((each) => sameName(each.name, site.name))) {
-        throw invalid([{ path: ['name'], message: 'names a site that exists already; choose another name' }]);
-      }
-      await store.batch([store.insertSite(site)]);
-    });
-    response.status(201).json(site);
-  });
-
-  router.post('/people', async (request, response) => {
-    const person = bodyOf(api.newPerson, request);
-    await store.database.write(async () => {
-      const people = await store.people();
-      if (people.some((each) => each.id === person.id)) return;
-      if (people.some((each) => sameName(each.name, person.name))) {
-        throw invalid([
-          { path: ['name'], message: 'is the name of somebody here already; add what tells them apart' },
-        ]);
-      }
-      await store.batch([store.insertPerson(person)]);
-    });
-    response.status(201).json(person);
-  });
-
-  router.post('/sites/:id/method', async (request, response) => {
-    const change = bodyOf(api.methodChange, request);
-    const id = parameter(request, 'id');
-    const site = await store.database.write(async () => {
-      const present = await store.site(id);
-      if (!present) throw notFound('site');
-      const list = present.leakRateMethod ?? [];
-      if (list.some((each) => each.from === change.from)) {
-        throw invalid([
-          { path: ['from'], message: 'is a day on which the method changes already; choose another day' },
-        ]);
-      }
-      const next = {
-        ...present,
-        leakRateMethod: [...list, change].sort((a, b) => (a.from < b.from ? -1 : 1)),
-      };
-      await store.batch([store.updateSite(next)]);
-      return next;
-    });
-    await judging.refresh(true);
-    response.status(201).json(site);
-  });
-
   router.post('/machines', async (request, response) => {
-    const { appliance, spaces, entries } = bodyOf(api.newMachine, request);
+    const { appliance, spaces, entries, by } = bodyOf(api.newMachine, request);
     if (await store.appliance(appliance.id)) {
       response.status(201).json({ entries: [], machines: [appliance.id] });
       return;
     }
-    const problems: Problem[] = [];
-    const wrong = (field: string, message: string) => problems.push({ path: ['appliance', field], message });
-    if (!(await store.site(appliance.siteId))) wrong('siteId', 'names no site; add the site first');
-    const neighbours = (await store.appliances()).filter((each) => each.siteId === appliance.siteId);
-    if (neighbours.some((each) => sameName(each.name, appliance.name))) {
-      wrong('name', 'is taken by another machine of this site; choose a name that tells them apart');
-    }
-    const knownSpaces = new Set([...(await store.spaces()), ...spaces].map((space) => space.id));
-    if ((appliance.serves ?? []).some((space) => !knownSpaces.has(space)))
-      wrong('serves', 'names a cooled space that does not exist');
-    if (problems.length > 0) throw invalid(problems);
-    const rows = [store.insertAppliance(appliance), ...spaces.map(store.insertSpace)];
-    const result = await appending.append(entries, { appliance, rows });
-    response.status(201).json(result);
+    const fresh = [
+      ...spaces.map((row) => ({ table: 'spaces' as const, id: row.id, row })),
+      { table: 'appliances' as const, id: appliance.id, row: appliance },
+    ];
+    const problems = await rows.machineProblems(
+      appliance,
+      fresh.map((each) => ({ ...each, before: null })),
+    );
+    if (problems.length > 0)
+      throw invalid(problems.map((each) => ({ ...each, path: ['appliance', ...each.path] })));
+    const added = rows.added(fresh, { by: by ?? null, why: null });
+    response.status(201).json(await appending.append(entries, { appliance, rows: added }));
   });
 
   router.post('/rules/amendments', async (request, response) => {
@@ -145,7 +91,13 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
           ? invalid([{ path: ['figure'], message: 'is no figure of this pack' }])
           : conflict('This figure has another value from that day already; choose another day.');
       }
-      await store.batch([store.insertAmendment(amendment, new Date(clock.nowMs()).toISOString())]);
+      const recordedAt = new Date(clock.nowMs()).toISOString();
+      const { by, reason } = amendment;
+      const sealed = await store.sealed(
+        [],
+        [{ table: 'figures', id: figureId(amendment), row: amendment, recordedAt, by, why: reason }],
+      );
+      await store.batch([store.insertAmendment(amendment, recordedAt), ...sealed.statements]);
       judging.forgetPacks();
     });
     await judging.refresh(true);
@@ -154,6 +106,3 @@ export function apiRouter({ store, judging, appending, clock }: Services): Route
 
   return router;
 }
-
-const sameName = (a: string, b: string): boolean =>
-  a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();

@@ -4,26 +4,32 @@ import * as api from '../../contract/api';
 import { PART_TYPES, type PartTypeName, typeSaid } from '../../core/visit/circuit/parts';
 import { dayText } from '../../core/quantity/day';
 import { bottleFlows } from '../../core/visit/bottles';
-import { TAG } from '../../core/visit/feeds';
-import { invalid, notFound } from '../problem';
 import type { Services } from '../services';
-import { bodyOf } from './body';
+import { queryOf } from './body';
 
-const MOST_VISITS = 300;
+const VISITS_OF_A_PAGE = 40;
 
 export function visitRouter({ store, clock }: Services): Router {
   const router = Router();
 
-  router.get('/visits', async (_request, response) => {
+  router.get('/visits', async (request, response) => {
+    const { text, machine, visit, offset } = queryOf(api.visitsQuery, request);
     const appliances = new Map((await store.appliances()).map((each) => [each.id, each]));
     const sites = new Map((await store.sites()).map((each) => [each.id, each]));
-    const rows = (await store.visits(MOST_VISITS)).flatMap((visit) => {
-      const appliance = appliances.get(visit.applianceId);
+    const found = await store.visits({
+      text,
+      applianceId: machine ?? null,
+      visitId: visit ?? null,
+      limit: VISITS_OF_A_PAGE + 1,
+      offset,
+    });
+    const rows = found.slice(0, VISITS_OF_A_PAGE).flatMap((each) => {
+      const appliance = appliances.get(each.applianceId);
       const site = appliance && sites.get(appliance.siteId);
       return appliance && site
         ? [
             {
-              ...visit,
+              ...each,
               machineName: appliance.name,
               siteId: site.id,
               siteName: site.name,
@@ -32,7 +38,7 @@ export function visitRouter({ store, clock }: Services): Router {
           ]
         : [];
     });
-    response.json(rows);
+    response.json({ rows, more: found.length > VISITS_OF_A_PAGE });
   });
 
   router.get('/leaks-of-kind/:kind', async (request: Request, response) => {
@@ -51,38 +57,5 @@ export function visitRouter({ store, clock }: Services): Router {
     response.json(bottleFlows(ids, await store.gasOfBottles(ids)));
   });
 
-  router.get('/instruments', async (_request, response) => {
-    response.json(await store.instruments());
-  });
-  router.post('/instruments', async (request, response) => {
-    const instrument = bodyOf(api.newInstrument, request);
-    await store.database.write(() => store.batch([store.putInstrument(instrument)]));
-    response.status(201).json(instrument);
-  });
-
-  router.post('/machines/:id/feeds', async (request, response) => {
-    const change = bodyOf(api.feedsChange, request);
-    const appliance = await store.database.write(async () => {
-      const present = await store.appliance(String(request.params['id']));
-      if (!present) throw notFound('machine');
-      const known = (await store.spaces()).filter((space) => space.siteId === present.siteId);
-      const added = change.newSpaces.filter((space) => !known.some((each) => each.id === space.id));
-      const ids = new Set([...known, ...added].map((space) => space.id));
-      if (change.serves.some((id) => !ids.has(id)))
-        throw invalid([{ path: ['serves'], message: 'names a cooled space that this site does not have' }]);
-      const next = {
-        ...present,
-        serves: change.serves,
-        assembly: change.assembly?.trim() || null,
-        [TAG]: change.tag?.trim() || undefined,
-      };
-      await store.batch([
-        ...added.map((space) => store.insertSpace({ ...space, siteId: present.siteId })),
-        store.updateAppliance(next),
-      ]);
-      return next;
-    });
-    response.status(201).json(appliance);
-  });
   return router;
 }

@@ -72,6 +72,22 @@ export const duties = sqliteTable(
   ],
 );
 
+/** Changes of rows, in the same chain as the entries: one counter runs through both tables. */
+export const revisions = sqliteTable(
+  'revisions',
+  {
+    sequence: integer('sequence').primaryKey(),
+    tableName: text('table_name').notNull(),
+    rowId: text('row_id').notNull(),
+    hash: text('hash').notNull().unique(),
+    previous: text('previous').notNull().unique(),
+    document: document(),
+  },
+  (table) => [index('revisions_by_row').on(table.tableName, table.rowId, table.sequence)],
+);
+
+export const company = sqliteTable('company', { id: text('id').primaryKey(), document: document() });
+export const owners = sqliteTable('owners', { id: text('id').primaryKey(), document: document() });
 export const instruments = sqliteTable('instruments', { id: text('id').primaryKey(), document: document() });
 
 export const amendments = sqliteTable('amendments', {

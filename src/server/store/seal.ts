@@ -1,31 +1,37 @@
 /**
- * The chain: each entry stores the SHA-256 over its content and the hash of the entry accepted before it, so
- * that a verifier can show that nothing was altered, removed or slipped in.
+ * The chain: each entry, and each revision of a row, stores the SHA-256 over its content and the hash of what was
+ * accepted before it, so that a verifier can show that nothing was altered, removed or slipped in.
  */
 import { createHash } from 'node:crypto';
 import canonicalize from 'canonicalize';
 import type { Entry } from '../../core/logbook/entry';
+import type { Revision } from '../../core/logbook/tables';
 
-/** what the first entry has before it */
+/** what the first link has before it */
 export const CHAIN_START = '0'.repeat(64);
 
-/** An entry's content without its seal, in canonical JSON (RFC 8785). */
-export function contentOf(entry: Entry): string {
-  const { seal: _seal, ...content } = entry;
+/** What can be sealed. */
+export type Sealable = Entry | Revision;
+
+/** Content without its seal, in canonical JSON (RFC 8785). */
+export function contentOf(sealable: Sealable): string {
+  const { seal: _seal, ...content } = sealable;
   return canonicalize(content) ?? '';
 }
 
-export const sealHash = (entry: Entry, previous: string): string =>
+export const sealHash = (sealable: Sealable, previous: string): string =>
   createHash('sha256')
-    .update(`${previous}\n${contentOf(entry)}`)
+    .update(`${previous}\n${contentOf(sealable)}`)
     .digest('hex');
 
-export interface SealedRow {
+/** A link of the chain as it is stored: an entry, or a revision of a row. */
+export interface Link {
   sequence: number;
+  /** id of the entry, or of the row that was changed */
   id: string;
   hash: string;
   previous: string;
-  entry: Entry;
+  sealed: Sealable;
 }
 
 export interface Broken {
@@ -35,18 +41,18 @@ export interface Broken {
 }
 
 /** The first place at which the chain does not hold, or null. */
-export function firstBreak(rows: Iterable<SealedRow>): Broken | null {
+export function firstBreak(links: Iterable<Link>): Broken | null {
   let previous = CHAIN_START;
   let sequence = 0;
-  for (const row of rows) {
+  for (const link of links) {
     sequence += 1;
-    const broken = (why: Broken['why']): Broken => ({ sequence: row.sequence, id: row.id, why });
-    if (row.sequence !== sequence) return broken('sequence');
-    if (row.previous !== previous) return broken('previous');
-    if (sealHash(row.entry, previous) !== row.hash) return broken('content');
-    if (row.entry.seal?.hash !== row.hash || row.entry.seal.previous !== previous || row.entry.id !== row.id)
-      return broken('seal');
-    previous = row.hash;
+    const broken = (why: Broken['why']): Broken => ({ sequence: link.sequence, id: link.id, why });
+    if (link.sequence !== sequence) return broken('sequence');
+    if (link.previous !== previous) return broken('previous');
+    if (sealHash(link.sealed, previous) !== link.hash) return broken('content');
+    const { seal, id } = link.sealed;
+    if (seal?.hash !== link.hash || seal.previous !== previous || id !== link.id) return broken('seal');
+    previous = link.hash;
   }
   return null;
 }

@@ -37,8 +37,8 @@ const topOff = (id: string, pounds: number, rest: object = {}) =>
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'abacus-'));
   services = await openServices(`file:${join(folder, 'test.db')}`, systemClock(TODAY));
-  const { store, appending } = services;
-  await store.batch([store.insertSite(site)]);
+  const { rows, appending } = services;
+  await rows.change([{ table: 'sites', id: 's', row: site }], { by: 'p', why: null });
   for (const id of ['a', 'b']) {
     await appending.append(
       [
@@ -50,7 +50,10 @@ beforeEach(async () => {
           mass: { value: 100, unit: 'lb' },
         }),
       ],
-      { appliance: appliance(id), rows: [store.insertAppliance(appliance(id))] },
+      {
+        appliance: appliance(id),
+        rows: rows.added([{ table: 'appliances', id, row: appliance(id) }], { by: 'p', why: null }),
+      },
     );
   }
 });
@@ -77,7 +80,13 @@ describe('appending', () => {
         services.appending.append([topOff(`t${String(index)}`, 0.01)]),
       ),
     );
-    expect(await verifyChain(services.store)).toEqual({ entries: 202, intact: true, brokenAt: null });
+    expect(await verifyChain(services.store)).toEqual({
+      entries: 202,
+      revisions: 3,
+      intact: true,
+      brokenAt: null,
+      alteredRows: [],
+    });
     // 200 × 0.01 lb = 2 lb = 907.18474 g
     expect((await standing('a'))?.additions[0]?.netGrams).toBe(907.1847);
   });
@@ -135,14 +144,14 @@ describe('appending', () => {
 describe('the chain', () => {
   it('shows an altered, a removed and an inserted entry', async () => {
     await services.appending.append([topOff('x', 1), topOff('y', 2)]);
-    const rows = await services.store.allEntries();
-    expect(firstBreak(rows)).toBeNull();
-    const altered = rows.map((row) =>
-      row.id === 'x' ? { ...row, entry: { ...row.entry, on: '2026-06-02' } } : row,
+    const links = await services.store.chain();
+    expect(firstBreak(links)).toBeNull();
+    const altered = links.map((link) =>
+      link.id === 'x' ? { ...link, sealed: { ...link.sealed, on: '2026-06-02' } } : link,
     );
     expect(firstBreak(altered)).toMatchObject({ id: 'x', why: 'content' });
-    expect(firstBreak(rows.filter((row) => row.id !== 'x'))).toMatchObject({ id: 'y' });
-    const forged = [...rows.slice(0, 3), { ...(rows[2] as (typeof rows)[0]), sequence: 4, id: 'forged' }];
+    expect(firstBreak(links.filter((link) => link.id !== 'x'))).toMatchObject({ id: 'y' });
+    const forged = [...links.slice(0, 3), { ...(links[2] as (typeof links)[0]), sequence: 4, id: 'forged' }];
     expect(firstBreak(forged)).toMatchObject({ id: 'forged', why: 'previous' });
   });
 });

@@ -1,15 +1,13 @@
 /** Reads and writes rows. Knows tables and JSON, no rules. */
-import { and, asc, eq, inArray, isNotNull, lte, notInArray, or, sql } from 'drizzle-orm';
-import type { BatchItem } from 'drizzle-orm/batch';
+import { and, asc, eq, inArray, isNotNull, like, lte, notInArray, or, sql } from 'drizzle-orm';
 import type { Entry } from '../../core/logbook/entry';
-import type { Appliance, Cylinder, Person, Site, Space } from '../../core/logbook/tables';
+import type { Appliance, Company, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import type { ApplianceStanding } from '../../core/rules/standingDocument';
 import type { MachineSummary } from '../../core/rules/summary';
 import type { Instrument } from '../../core/visit/instrument';
-import type { Database } from './database';
 import * as t from './schema';
-import { CHAIN_START, type SealedRow, sealHash } from './seal';
+import { SealedStore, type Statement, json, parsed } from './sealedStore';
 
 export interface StoredDuty {
   due: string;
@@ -34,19 +32,18 @@ export interface StoredVisit {
   by: string;
 }
 
-type Statement = BatchItem<'sqlite'>;
+export interface VisitQuery {
+  text: string;
+  applianceId: string | null;
+  visitId: string | null;
+  limit: number;
+  offset: number;
+}
 
-const parsed = <Row>(rows: { document: string }[]): Row[] =>
-  rows.map((row) => JSON.parse(row.document) as Row);
-const json = JSON.stringify;
-
-export class Store {
-  constructor(readonly database: Database) {}
-
-  private get db() {
-    return this.database.db;
-  }
-
+export class Store extends SealedStore {
+  company = async (): Promise<Company | null> =>
+    parsed<Company>(await this.db.select().from(t.company))[0] ?? null;
+  owners = async (): Promise<Owner[]> => parsed(await this.db.select().from(t.owners));
   sites = async (): Promise<Site[]> => parsed(await this.db.select().from(t.sites));
   spaces = async (): Promise<Space[]> => parsed(await this.db.select().from(t.spaces));
   people = async (): Promise<Person[]> => parsed(await this.db.select().from(t.people));
@@ -128,10 +125,15 @@ export class Store {
     return [...touched];
   }
 
-  /** Visits by machine, the last written first; what was voided or corrected away does not count. */
-  async visits(limit: number): Promise<StoredVisit[]> {
+  /**
+   * Visits by machine, the last written first; what was voided or corrected away does not count. A page of them, narrowed
+   * by words in the name of machine or site, by machine, or to one visit.
+   */
+  async visits({ text, applianceId, visitId, limit, offset }: VisitQuery): Promise<StoredVisit[]> {
     const on = sql<string>`json_extract(${t.entries.document}, '$.on')`;
     const signed = sql<number>`sum(${t.entries.kind} = 'handover' and json_extract(${t.entries.document}, '$.tool') = 'signed')`;
+    const words = text.trim().split(/\s+/).filter(Boolean);
+    const named = sql<string>`json_extract(${t.appliances.document}, '$.name') || ' ' || json_extract(${t.sites.document}, '$.name')`;
     const rows = await this.db
       .select({
         visitId: sql<string>`${t.entries.visitId}`,
@@ -143,10 +145,21 @@ export class Store {
         by: sql<string>`json_extract(${t.entries.document}, '$.by')`,
       })
       .from(t.entries)
-      .where(and(isNotNull(t.entries.visitId), isNotNull(t.entries.applianceId), this.alive()))
+      .innerJoin(t.appliances, eq(t.appliances.id, t.entries.applianceId))
+      .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
+      .where(
+        and(
+          isNotNull(t.entries.visitId),
+          applianceId === null ? undefined : eq(t.entries.applianceId, applianceId),
+          visitId === null ? undefined : eq(t.entries.visitId, visitId),
+          ...words.map((word) => like(named, `%${word}%`)),
+          this.alive(),
+        ),
+      )
       .groupBy(t.entries.visitId, t.entries.applianceId)
       .orderBy(sql`max(${t.entries.sequence}) desc`)
-      .limit(limit);
+      .limit(limit)
+      .offset(offset);
     return rows.map((row) => ({ ...row, handedOver: row.handedOver > 0 }));
   }
 
@@ -189,9 +202,8 @@ export class Store {
     return parsed(rows);
   }
 
-  async allEntries(): Promise<SealedRow[]> {
-    const rows = await this.db.select().from(t.entries).orderBy(asc(t.entries.sequence));
-    return rows.map((row) => ({ ...row, entry: JSON.parse(row.document) as Entry }));
+  async allEntries(): Promise<Entry[]> {
+    return parsed(await this.db.select().from(t.entries).orderBy(asc(t.entries.sequence)));
   }
 
   async standings(): Promise<{ applianceId: string; asOf: string; summary: MachineSummary }[]> {
@@ -234,68 +246,8 @@ export class Store {
     return rows.map((row) => ({ ...(JSON.parse(row.document) as Amendment), recordedAt: row.recordedAt }));
   }
 
-  insertSite = (site: Site): Statement =>
-    this.db.insert(t.sites).values({ id: site.id, document: json(site) });
-  updateSite = (site: Site): Statement =>
-    this.db
-      .update(t.sites)
-      .set({ document: json(site) })
-      .where(eq(t.sites.id, site.id));
-  insertSpace = (space: Space): Statement =>
-    this.db.insert(t.spaces).values({ id: space.id, siteId: space.siteId, document: json(space) });
-  insertPerson = (person: Person): Statement =>
-    this.db.insert(t.people).values({ id: person.id, document: json(person) });
-  insertCylinder = (cylinder: Cylinder): Statement =>
-    this.db.insert(t.cylinders).values({ id: cylinder.id, document: json(cylinder) });
-  putInstrument = (instrument: Instrument): Statement =>
-    this.db
-      .insert(t.instruments)
-      .values({ id: instrument.id, document: json(instrument) })
-      .onConflictDoUpdate({ target: t.instruments.id, set: { document: json(instrument) } });
-  updateAppliance = (appliance: Appliance): Statement =>
-    this.db
-      .update(t.appliances)
-      .set({ document: json(appliance) })
-      .where(eq(t.appliances.id, appliance.id));
-  insertAppliance = (appliance: Appliance): Statement =>
-    this.db
-      .insert(t.appliances)
-      .values({ id: appliance.id, siteId: appliance.siteId, document: json(appliance) });
   insertAmendment = (amendment: Amendment, recordedAt: string): Statement =>
     this.db.insert(t.amendments).values({ recordedAt, document: json(amendment) });
-
-  /** Seals entries onto the chain. Call inside the write queue: the chain's end must not move meanwhile. */
-  async sealed(entries: readonly Entry[]): Promise<{ entries: Entry[]; statements: Statement[] }> {
-    const [last] = await this.db
-      .select({ sequence: t.entries.sequence, hash: t.entries.hash })
-      .from(t.entries)
-      .orderBy(sql`${t.entries.sequence} desc`)
-      .limit(1);
-    let sequence = last?.sequence ?? 0;
-    let previous = last?.hash ?? CHAIN_START;
-    const statements: Statement[] = [];
-    const sealedEntries = entries.map((entry) => {
-      sequence += 1;
-      const hash = sealHash(entry, previous);
-      const sealedEntry: Entry = { ...entry, seal: { hash, previous } };
-      statements.push(
-        this.db.insert(t.entries).values({
-          sequence,
-          id: entry.id,
-          applianceId: entry.applianceId ?? null,
-          supersedes: entry.supersedes ?? null,
-          kind: entry.kind,
-          visitId: entry.visitId ?? null,
-          hash,
-          previous,
-          document: json(sealedEntry),
-        }),
-      );
-      previous = hash;
-      return sealedEntry;
-    });
-    return { entries: sealedEntries, statements };
-  }
 
   replaceStanding({ applianceId, asOf, summary, document, duties }: StoredStanding): Statement[] {
     const values = { asOf, summary: json(summary), document: json(document) };
@@ -309,11 +261,5 @@ export class Store {
         this.db.insert(t.duties).values({ applianceId, number, due: duty.due, document: json(duty) }),
       ),
     ];
-  }
-
-  /** All or nothing. */
-  async batch(statements: Statement[]): Promise<void> {
-    const [first, ...rest] = statements;
-    if (first) await this.db.batch([first, ...rest]);
   }
 }

@@ -1,44 +1,48 @@
-/** Somebody who is not on the list yet: a name is enough to write with. */
+/** Somebody who is not on the list yet: a name is enough to write with, and nothing that was typed around it is lost. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { useAddPerson } from '../data/queries';
+import { useChangeRows } from '../data/queries';
 import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { useWriter } from './writer';
 
-export function AddPerson() {
-  const add = useAddPerson();
+export function AddPerson({ label = 'Somebody else' }: { label?: string }) {
+  const change = useChangeRows();
   const { choose } = useWriter();
   const [name, setName] = useState('');
   const save = () => {
     if (name.trim() === '') return;
-    const person = { id: uuidv7(), name: name.trim() };
-    add.mutate(person, {
-      onSuccess: () => {
-        setName('');
-        choose(person.id);
+    const id = uuidv7();
+    change.mutate(
+      { changes: [{ table: 'people', id, row: { id, name: name.trim() } }], by: id },
+      {
+        onSuccess: () => {
+          setName('');
+          choose(id);
+        },
       },
-    });
+    );
   };
+  // No form of its own: it stands inside others.
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <div className="mb-4">
       <TextField
-        label="Somebody else"
-        optional
+        label={label}
+        optional={label === 'Somebody else'}
         value={name}
         onChange={(event) => setName(event.target.value)}
-        hint="Their name; certificates follow with accounts."
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          save();
+        }}
+        hint="A name is enough to write with; certificates go under Company."
       />
-      <ApiError error={add.error} />
-      <Button onClick={save} disabled={name.trim() === '' || add.isPending}>
+      <ApiError error={change.error} />
+      <Button onClick={save} disabled={name.trim() === '' || change.isPending}>
         Add and write as them
       </Button>
-    </form>
+    </div>
   );
 }

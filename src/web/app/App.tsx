@@ -10,7 +10,11 @@ import { MachinePage } from '../machine/MachinePage';
 import { RecordPage } from '../machine/RecordPage';
 import { MachinesPage } from '../machines/MachinesPage';
 import { VisitsPage } from '../visit/VisitsPage';
+import { GasPage } from '../bottles/GasPage';
+import { ChangesPage } from '../company/ChangesPage';
+import { CompanyPage } from '../company/CompanyPage';
 import { RulesPage } from '../rules/RulesPage';
+import { SitePage } from '../site/SitePage';
 import { NotFound } from './NotFound';
 import { Shell } from './Shell';
 import { WriterProvider } from './writer';
@@ -37,6 +41,10 @@ export function App() {
               <Route path="machines/:id/before" element={<BeforePage />} />
               <Route path="machines/:id/record" element={<RecordPage />} />
               <Route path="machines/:id/cases/:pack/:openedOn" element={<CasePage />} />
+              <Route path="sites/:id" element={<SitePage />} />
+              <Route path="gas" element={<GasPage />} />
+              <Route path="company" element={<CompanyPage />} />
+              <Route path="changes" element={<ChangesPage />} />
               <Route path="visits" element={<VisitsPage />} />
               <Route
                 path="visits/:visitId/:machineId/:step?"

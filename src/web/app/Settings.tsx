@@ -1,8 +1,8 @@
-/** Who is writing on this device, how it looks, and whether the logbook is intact. */
+/** Who is writing on this device, how it looks, and what stands beside the places. */
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Choices } from '../parts/Choices';
 import { Sheet } from '../parts/Sheet';
-import { useVerify } from '../data/queries';
 import { AddPerson } from './AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
 import { useWriter } from './writer';
@@ -10,7 +10,6 @@ import { useWriter } from './writer';
 export function Settings({ onClose }: { onClose: () => void }) {
   const { people, person, choose } = useWriter();
   const [look, setLook] = useState<Look>(storedLook);
-  const chain = useVerify().data;
   return (
     <Sheet title="Who is writing" onClose={onClose}>
       <p className="mb-3 text-soft">
@@ -38,19 +37,24 @@ export function Settings({ onClose }: { onClose: () => void }) {
         }}
         choices={LOOKS.map((value) => ({ value, words: LOOK_WORDS[value] }))}
       />
-      <h2 className="mb-2 mt-6">The logbook</h2>
-      {chain && (
-        <p>
-          {chain.intact
-            ? `${String(chain.entries)} entries, every seal intact: nothing was altered or removed.`
-            : `The chain of seals breaks at entry ${String(chain.brokenAt?.sequence)}: something was altered outside the app.`}
-        </p>
-      )}
-      <p className="mt-2">
-        <a className="font-semibold text-green underline underline-offset-4" href="/api/logbook" download>
-          Save the whole logbook as a file
-        </a>
-      </p>
+      <h2 className="mb-2 mt-6">More</h2>
+      <ul>
+        {[
+          { to: '/company', words: 'Company: people, certificates, owners, instruments, seals' },
+          { to: '/rules', words: 'Rules: rule sets, methods, own figures' },
+          { to: '/changes', words: 'Who changed what' },
+        ].map(({ to, words }) => (
+          <li key={to} className="rule-b">
+            <Link
+              to={to}
+              className="flex min-h-12 items-center font-semibold text-green underline underline-offset-4"
+              onClick={onClose}
+            >
+              {words}
+            </Link>
+          </li>
+        ))}
+      </ul>
     </Sheet>
   );
 }

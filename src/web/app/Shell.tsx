@@ -1,6 +1,15 @@
 /** The rail of places: at the left on a wide screen, at the bottom on a phone. */
 import { useState } from 'react';
-import { Calculator, CalendarClock, ClipboardList, PenLine, Scale, Snowflake } from 'lucide-react';
+import {
+  Building2,
+  Calculator,
+  CalendarClock,
+  ClipboardList,
+  Cylinder,
+  PenLine,
+  Scale,
+  Snowflake,
+} from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
 import { WriteSheet } from '../entries/WriteSheet';
@@ -14,8 +23,13 @@ const PLACES = [
   { to: '/due', words: 'Due', Icon: CalendarClock },
   { to: '/machines', words: 'Machines', Icon: Snowflake },
   { to: '/visits', words: 'Visit', Icon: ClipboardList },
+  { to: '/gas', words: 'Gas', Icon: Cylinder },
   { to: '/bench', words: 'Bench', Icon: Calculator },
+];
+/** Beside the places: on a phone they stand in the sheet of the last button. */
+const BESIDE = [
   { to: '/rules', words: 'Rules', Icon: Scale },
+  { to: '/company', words: 'Company', Icon: Building2 },
 ];
 
 const item =
@@ -33,11 +47,18 @@ export function Shell() {
         className="no-print fixed inset-x-0 bottom-0 z-30 flex gap-1 bg-rail p-1 text-rail-ink lg:inset-y-0 lg:right-auto lg:w-[5.6rem] lg:flex-col lg:p-1.5"
       >
         <img src="/mark.svg" alt="Green Abacus" className="mx-auto my-2 hidden size-12 lg:block" />
-        {PLACES.map(({ to, words, Icon }) => (
+        {[...PLACES, ...BESIDE].map(({ to, words, Icon }, index) => (
           <NavLink
             key={to}
             to={to}
-            className={({ isActive }) => clsx(item, isActive && 'bg-paper font-semibold text-ink')}
+            className={({ isActive }) =>
+              clsx(
+                item,
+                index >= PLACES.length && 'max-lg:hidden',
+                index === PLACES.length && 'lg:mt-4',
+                isActive && 'bg-paper font-semibold text-ink',
+              )
+            }
           >
             <Icon aria-hidden="true" size={22} />
             {words}

@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 
 const LIST =
-  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · v: visits · b: bench · r: rules · Esc: close';
+  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · v: visits · b: bench · r: rules · c: company · Esc: close';
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -25,6 +25,7 @@ export function useShortcuts(): void {
         v: () => void navigate('/visits'),
         b: () => void navigate('/bench'),
         r: () => void navigate('/rules'),
+        c: () => void navigate('/company'),
         '?': () => void toast(LIST),
       };
       const run = find ? act['/'] : act[event.key];

@@ -66,7 +66,7 @@ export const GROUPS: readonly { title: string; calculators: readonly Calculator[
       {
         slug: 'pump-down',
         question: 'How long must the pump run?',
-        title: 'Pump-down by hoses, cores and pump',
+        title: 'Pull-down by hoses, cores and pump',
         also: 'vacuum time hose core conductance',
       },
       {
@@ -137,7 +137,7 @@ export const GROUPS: readonly { title: string; calculators: readonly Calculator[
         slug: 'forecast',
         question: 'When will they run short?',
         title: 'Forecast of every machine from its own additions',
-        also: 'fleet monte carlo threshold date run out',
+        also: 'fleet monte carlo limit date run out',
       },
     ],
   },

@@ -142,7 +142,7 @@ function Opening({ view: { standing, system }, found }: { view: MachineView; fou
       <p>
         An addition brought the leak rate to{' '}
         {openedBy.millionths === null ? 'unknown' : percentText(openedBy.millionths / PERCENT_SCALE)} a year,
-        above the threshold ({figure?.source.cite}).
+        above the limit ({figure?.source.cite}).
       </p>
       <WorkingDisclosure label="How that rate comes about" working={working} />
     </>

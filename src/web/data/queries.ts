@@ -1,13 +1,13 @@
 /** What the screens read and write, through TanStack Query. */
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { z } from 'zod';
 import * as api from '../../contract/api';
+import { type RowTable, rowAnswer, type rowChanges, rowsChanged } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
-import type { Appliance, Person, Site, Space } from '../../core/logbook/tables';
+import type { Appliance, Space } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import { type Day, dayOf } from '../../core/quantity/day';
 import { dayAt } from '../../core/quantity/zone';
-import type { Instrument } from '../../core/visit/instrument';
 import { get, post, send } from './api';
 
 const useGet = <Schema extends z.ZodType>(key: readonly string[], schema: Schema, path: string) =>
@@ -22,7 +22,34 @@ export const useDue = () => useGet(['due'], api.dueAnswer, '/due');
 export const useLeaking = () => useGet(['leaking'], api.leakingAnswer, '/leaking');
 export const useRules = () => useGet(['rules'], api.rulesAnswer, '/rules');
 export const useVerify = () => useGet(['verify'], api.verifyAnswer, '/verify');
-export const useVisits = () => useGet(['visits'], api.visitsAnswer, '/visits');
+/** The visit to several machines that has this id. */
+export const useVisitRows = (visitId: string) =>
+  useGet(['visits', visitId], api.visitsAnswer, `/visits?visit=${encodeURIComponent(visitId)}`);
+/** All visits, page by page, narrowed by words. */
+export const useVisitPages = (text: string) =>
+  useInfiniteQuery({
+    queryKey: ['visits', 'text', text],
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) =>
+      get(api.visitsAnswer, `/visits?text=${encodeURIComponent(text)}&offset=${String(pageParam)}`),
+    getNextPageParam: (last, pages) =>
+      last.more ? pages.reduce((sum, page) => sum + page.rows.length, 0) : undefined,
+    placeholderData: (before) => before,
+  });
+/** Everything that was written, newest first, page by page. */
+export const useChanges = () =>
+  useInfiniteQuery({
+    queryKey: ['changes'],
+    initialPageParam: null as number | null,
+    queryFn: ({ pageParam }) =>
+      get(api.changesAnswer, pageParam === null ? '/changes' : `/changes?before=${String(pageParam)}`),
+    getNextPageParam: (last) => last.before ?? undefined,
+  });
+export const useCompany = () => useGet(['company'], api.companyAnswer, '/company');
+export const useOwners = () => useGet(['owners'], api.ownersAnswer, '/owners');
+export const useSpaces = () => useGet(['spaces'], api.spacesAnswer, '/spaces');
+export const useRow = (table: RowTable, id: string) =>
+  useGet(['row', table, id], rowAnswer, `/rows/${table}/${encodeURIComponent(id)}`);
 export const useInstruments = () => useGet(['instruments'], api.instrumentsAnswer, '/instruments');
 export const useLeaksOfKind = (kind: string) =>
   useGet(['leaks-of-kind', kind], api.leaksOfKindAnswer, `/leaks-of-kind/${kind}`);
@@ -52,33 +79,20 @@ export function useAppend() {
   });
 }
 
-export function useAddPerson() {
+/** Changes rows, each with what it said when it was read. */
+export function useChangeRows() {
   const refresh = useRefreshing();
   return useMutation({
-    mutationFn: (person: Person) => post(z.unknown(), '/people', person),
+    mutationFn: (change: z.input<typeof rowChanges>) => post(rowsChanged, '/rows', change),
     onSuccess: refresh,
   });
-}
-
-export function useAddSite() {
-  const refresh = useRefreshing();
-  return useMutation({ mutationFn: (site: Site) => post(z.unknown(), '/sites', site), onSuccess: refresh });
 }
 
 export function useAddMachine() {
   const refresh = useRefreshing();
   return useMutation({
-    mutationFn: (machine: { appliance: Appliance; spaces: Space[]; entries: Entry[] }) =>
+    mutationFn: (machine: { appliance: Appliance; spaces: Space[]; entries: Entry[]; by: string }) =>
       post(api.appended, '/machines', machine),
-    onSuccess: refresh,
-  });
-}
-
-export function useChangeMethod(siteId: string) {
-  const refresh = useRefreshing();
-  return useMutation({
-    mutationFn: (change: { from: string; method: 'annualizing' | 'rolling' }) =>
-      post(z.unknown(), `/sites/${encodeURIComponent(siteId)}/method`, change),
     onSuccess: refresh,
   });
 }
@@ -87,23 +101,6 @@ export function useAmend() {
   const refresh = useRefreshing();
   return useMutation({
     mutationFn: (amendment: Amendment) => post(z.unknown(), '/rules/amendments', amendment),
-    onSuccess: refresh,
-  });
-}
-
-export function useAddInstrument() {
-  const refresh = useRefreshing();
-  return useMutation({
-    mutationFn: (instrument: Instrument) => post(api.newInstrument, '/instruments', instrument),
-    onSuccess: refresh,
-  });
-}
-
-export function useChangeFeeds(machineId: string) {
-  const refresh = useRefreshing();
-  return useMutation({
-    mutationFn: (change: z.input<typeof api.feedsChange>) =>
-      post(z.unknown(), `/machines/${encodeURIComponent(machineId)}/feeds`, change),
     onSuccess: refresh,
   });
 }

@@ -12,6 +12,7 @@ import { DutyMark } from '../parts/StateMark';
 import { dayWords, untilWords, weekdayWords } from '../words/dates';
 import { useWriteSheet } from '../entries/useWriteSheet';
 import { rodWords, unjudgedSentence } from '../words/rod';
+import { BeginHere } from './BeginHere';
 import { DueRowItem } from './DueRowItem';
 import { type FoldedDuty, GROUPS, GROUP_WORDS, folded, grouped, trips } from './dueGroups';
 
@@ -19,6 +20,7 @@ const LATER_SHOWN = 12;
 
 export function DuePage() {
   const due = useDue();
+  const machines = useMachines();
   const sheet = useLogSheet();
   const [params] = useSearchParams();
   const site = (useSites().data ?? []).find((each) => each.id === params.get('site'));
@@ -45,9 +47,13 @@ export function DuePage() {
       }
     >
       <Loaded query={due}>
-        {({ rows, unjudged, certificates }) => (
-          <Board rows={rows} unjudged={unjudged} certificates={certificates} />
-        )}
+        {({ rows, unjudged, certificates }) =>
+          machines.data?.length === 0 ? (
+            <BeginHere />
+          ) : (
+            <Board rows={rows} unjudged={unjudged} certificates={certificates} />
+          )
+        }
       </Loaded>
     </Page>
   );
@@ -91,8 +97,8 @@ function Board({
         {shown.length === 0 && unknown.length > 0 ? null : shown.length === 0 ? (
           <Empty title="Nothing is due">
             <p>
-              When gas is added or a leak is found, what the rules ask for stands here, by day, with the
-              reason. Add a machine, set its full charge, and log gas to begin.
+              Every machine can be judged, and none of them asks for anything. When gas is added or a leak is
+              found, what the rules ask for stands here, by day, with the reason.
             </p>
             <ButtonLink to="/machines" weight="main" className="mt-4">
               Go to the machines

@@ -9,6 +9,8 @@ import { fitting } from '../data/kept';
 import { useMachine, useToday } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { WriterField } from '../gas/WriterField';
+import { useLogSheet } from '../gas/logSheet';
+import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
 import { SaveBar } from '../parts/SaveBar';
@@ -133,6 +135,7 @@ function WriteForm({
     >
       <p className="mb-3 text-soft">{spec.about}</p>
       {spec.caution && <p className="mb-4 border-l-4 border-ochre pl-3">{spec.caution}</p>}
+      {request.kind === 'retired' && <GasFirst machine={machine} />}
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -179,5 +182,24 @@ function WriteForm({
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Sheet>
+  );
+}
+
+/** Before a machine is retired: its gas, while none of it is logged as recovered for that. */
+function GasFirst({ machine }: { machine: Machine }) {
+  const gas = useLogSheet();
+  const logged = machine.entries.some(
+    (entry) => entry.kind === 'refrigerantRecovered' && entry.reason === 'retire',
+  );
+  if (logged) return <p className="mb-4 text-soft">Gas is logged as recovered for its retirement.</p>;
+  return (
+    <div className="mb-4 border-l-4 border-ochre pl-3">
+      <p className="mb-2 font-semibold text-ochre">
+        ◐ No gas is logged as recovered for retirement. What you typed here is kept.
+      </p>
+      <Button onClick={() => gas.openFor({ machine: machine.appliance.id, direction: 'recovered' })}>
+        Log the gas
+      </Button>
+    </div>
   );
 }

@@ -154,7 +154,7 @@ function dropPath(target: Values, key: string): void {
   const parts = key.split('.');
   const last = parts.pop() ?? key;
   const inner = parts.reduce<Values | null | undefined>((value, part) => value?.[part] as Values, target);
-  if (inner) delete inner[last];
+  if (inner) Reflect.deleteProperty(inner, last);
 }
 
 /** Of a leak only which one it is counts: the new one that is offered beside it differs each time. */
@@ -281,7 +281,8 @@ function splitPart(line: string): { part: string; reason: string } {
   return { part: part.trim(), reason: reason.join(':').trim() };
 }
 
-function readPressure(text: string): Read {
+/** `150 psig`; a bare number is in psig. */
+export function readPressure(text: string): Read {
   const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
   const unit =
     GAUGE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??

@@ -120,7 +120,7 @@ export const FORMS: Record<FormKind, FormSpec> = {
         label: 'Test gas',
         optional: true,
         choices: [
-          { value: '', words: 'not noted' },
+          { value: '', words: 'not recorded' },
           ...choices(TEST_GASES, {
             nitrogen: 'Nitrogen',
             nitrogenTrace: 'Nitrogen, trace of refrigerant',
@@ -279,8 +279,18 @@ export const FORMS: Record<FormKind, FormSpec> = {
   },
   retired: {
     title: 'Retired',
-    about: 'Ends the duties of this machine, save reports. Gas is recovered first, never let out.',
-    fields: [],
+    about:
+      'Ends the duties of this machine, save reports. It leaves the daily lists and stays in the record.',
+    caution: 'Its gas is recovered first, by weight, and never let out. Log it as recovered for retirement.',
+    fields: [
+      {
+        // No field of the format: kept beside it.
+        key: 'x-gas',
+        type: 'long',
+        label: 'What became of its gas',
+        hint: 'Recovered into which bottle and logged; or why there was none to recover.',
+      },
+    ],
   },
   detectionCheck: {
     title: 'Leak detection checked',
@@ -289,7 +299,7 @@ export const FORMS: Record<FormKind, FormSpec> = {
   },
   reportFiled: {
     title: 'Chronic leaker report filed',
-    about: 'For a year in which 125 % of the full charge or more was added.',
+    about: 'For a year in which the chronic share of the full charge or more was added.',
     fields: [{ key: 'year', type: 'year', label: 'Year reported' }],
   },
 };

@@ -6,7 +6,7 @@ import { exactGrams, grams, massText } from '../../core/quantity/mass';
 import { isFlammable, isHydrocarbon } from '../../core/refrigerant/refrigerant';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
-import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
+import { ADDED_WORDS, PURPOSE_WORDS, RECOVERED_WORDS } from '../words/codes';
 import { senseErrorWords } from '../words/refusals';
 import { GasMeaning } from './GasMeaning';
 import { Warnings } from './Warnings';
@@ -203,7 +203,7 @@ export function GasFields({
           ...(stranger ? [{ value: draft.cylinderId, words: `${draft.cylinderId}, not on the list` }] : []),
           ...fitting.map((each) => ({
             value: each.id,
-            words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${each.purpose}` : ''}`,
+            words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${PURPOSE_WORDS[each.purpose]}` : ''}`,
           })),
           ...others.map((each) => ({ value: each.id, words: `${each.serial}, holds ${each.refrigerant}` })),
         ]}

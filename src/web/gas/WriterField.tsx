@@ -1,4 +1,5 @@
 /** Who is writing: asked in a form only while nobody was chosen on this device. */
+import { AddPerson } from '../app/AddPerson';
 import { useWriter } from '../app/writer';
 import { SelectField } from '../parts/Field';
 
@@ -6,9 +7,14 @@ export function WriterField({ error }: { error?: string | undefined }) {
   const { people, person, choose } = useWriter();
   if (people.length === 0) {
     return (
-      <p className="mb-4 font-semibold text-ochre">
-        Nobody is on the list yet. Add your name under “Who?” first.
-      </p>
+      <div className="rule-t mt-2 pt-3">
+        {error && (
+          <p role="alert" className="mb-2 font-semibold text-brick">
+            {error}
+          </p>
+        )}
+        <AddPerson label="Your name" />
+      </div>
     );
   }
   if (person) return <p className="text-soft">Written by {person.name}.</p>;

@@ -4,11 +4,14 @@ import type { Cylinder } from '../../core/logbook/tables';
 import { type MassSystem, exactGrams, grams, massText } from '../../core/quantity/mass';
 import type { SaturationTable } from '../../core/refrigerant/saturation';
 import { type BottleFlow, heldOf } from '../../core/visit/bottles';
+import { PURPOSE_WORDS } from '../words/codes';
 import { useTable } from '../data/useTable';
 import { useBottles, useCylinders } from '../data/queries';
 
 export function BottleList({ refrigerant, system }: { refrigerant: string; system: MassSystem }) {
-  const bottles = (useCylinders().data ?? []).filter((each) => each.refrigerant === refrigerant);
+  const bottles = (useCylinders().data ?? []).filter(
+    (each) => each.refrigerant === refrigerant && each.scrappedOn == null,
+  );
   const flows = useBottles(refrigerant).data;
   const table = useTable(refrigerant).data;
   if (bottles.length === 0) return <>no bottle of it is on the list</>;
@@ -19,8 +22,10 @@ export function BottleList({ refrigerant, system }: { refrigerant: string; syste
         return (
           <li key={bottle.id}>
             <span className="font-semibold">{bottle.serial}</span>
-            {bottle.purpose && ` (${bottle.purpose})`}
-            {flow && <span className="text-soft"> · {bottleWords(bottle, flow, table ?? null, system)}</span>}
+            {bottle.purpose && ` (${PURPOSE_WORDS[bottle.purpose]})`}
+            {flow && (
+              <span className="text-soft"> · {bottleFlowWords(bottle, flow, table ?? null, system)}</span>
+            )}
           </li>
         );
       })}
@@ -28,7 +33,8 @@ export function BottleList({ refrigerant, system }: { refrigerant: string; syste
   );
 }
 
-function bottleWords(
+/** What the logbook knows of a bottle's content. */
+export function bottleFlowWords(
   bottle: Cylinder,
   flow: BottleFlow,
   table: SaturationTable | null,

@@ -83,7 +83,7 @@ function BalanceFigure({ view: { standing, today, system } }: { view: MachineVie
       .map((each) => `${massText(grams(each.grams), system)} for the season, ${dayWords(each.day)}`),
   ];
   return (
-    <Figure term="Taken out, not put back" value={out.join('; ') || 'nothing'}>
+    <Figure term="Recovered balance" value={out.join('; ') || 'nothing'}>
       {out.length > 0 && 'repaid first when gas goes back; an old balance would hide a loss'}
     </Figure>
   );

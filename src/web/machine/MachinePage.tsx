@@ -1,6 +1,6 @@
 /** A machine's page: its logbook. What it may take today, what is due, what happened, and every version of it. */
-import { Suspense, lazy } from 'react';
-import { useParams } from 'react-router';
+import { Suspense, lazy, useState } from 'react';
+import { Link, useParams } from 'react-router';
 import { summaryOf } from '../../core/rules/summary';
 import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
@@ -18,6 +18,9 @@ import { Logbook } from './Logbook';
 import { Temporary } from './Temporary';
 import { type MachineView, useMachineView } from './machineView';
 import { WhatIf } from './WhatIf';
+import { HistorySection } from '../rows/RowHistory';
+import { RowSheet } from '../rows/RowSheet';
+import { Visits } from './Visits';
 import { WriteMenu } from './WriteMenu';
 
 const Timeline = lazy(() => import('./Timeline'));
@@ -38,6 +41,7 @@ export function MachinePage() {
 function Shown({ view }: { view: MachineView }) {
   const { machine, standing, system } = view;
   const sheet = useLogSheet();
+  const [changing, setChanging] = useState(false);
   const { appliance, site, spaces } = machine;
   const served = spaces.filter((space) => appliance.serves?.includes(space.id)).map((space) => space.name);
   return (
@@ -46,7 +50,13 @@ function Shown({ view }: { view: MachineView }) {
       subtitle={
         <>
           <p>
-            {site.name} · {KIND_WORDS[appliance.kind]}
+            <Link
+              className="text-green underline underline-offset-4"
+              to={`/sites/${encodeURIComponent(site.id)}`}
+            >
+              {site.name}
+            </Link>{' '}
+            · {KIND_WORDS[appliance.kind]}
             {appliance.assembly && `, circuit of ${appliance.assembly}`}
             {served.length > 0 && ` · serves ${served.join(', ')}`}
           </p>
@@ -54,6 +64,8 @@ function Shown({ view }: { view: MachineView }) {
             {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass} · full charge{' '}
             {fullChargeWords(standing.history, system) ?? 'not known'}
           </p>
+          {site.access && <p>Access: {site.access}</p>}
+          {appliance.access && <p>At the machine: {appliance.access}</p>}
           <MachineMark state={summaryOf(standing).state} />
         </>
       }
@@ -64,6 +76,7 @@ function Shown({ view }: { view: MachineView }) {
             Begin a visit
           </ButtonLink>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
+          <Button onClick={() => setChanging(true)}>Put right</Button>
           <WriteMenu machineId={appliance.id} />
         </>
       }
@@ -99,7 +112,10 @@ function Shown({ view }: { view: MachineView }) {
         </Suspense>
       </Section>
       <WhatIf view={view} />
+      <Visits view={view} />
       <Logbook view={view} />
+      <HistorySection table="appliances" id={appliance.id} title="History of the machine’s record" />
+      {changing && <RowSheet table="appliances" id={appliance.id} onClose={() => setChanging(false)} />}
     </Page>
   );
 }

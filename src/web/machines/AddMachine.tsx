@@ -1,8 +1,10 @@
 /** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
+import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
-import type { Entry } from '../../core/logbook/entry';
+import { type Entry, FULL_CHARGE_METHODS, type FullChargeMethod } from '../../core/logbook/entry';
+import type { MassUnit } from '../../core/quantity/mass';
 import { CATEGORIES, type Category, DETECTIONS, type Detection } from '../../core/logbook/fields';
 import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
 import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/logbook/tables';
@@ -29,8 +31,32 @@ interface MachineForm {
   automaticDetection: Detection;
   assembly: string;
   spaces: string;
+  recordFrom: string;
+  inspectedOn: string;
   charge: string;
-  chargeMethod: 'maker' | 'calculated' | 'weighed';
+  chargeTo: string;
+  chargeMethod: FullChargeMethod;
+}
+
+/** Ids by what they are for. */
+function makeIds(): { of: (what: string) => string } {
+  const made = new Map<string, string>();
+  return {
+    of: (what) => {
+      const id = made.get(what) ?? uuidv7();
+      made.set(what, id);
+      return id;
+    },
+  };
+}
+
+/** The full charge as it is known: a figure, or an estimate with both its ends; null where nobody knows. */
+function chargeOf(form: MachineForm, unit: MassUnit) {
+  const read = massOf(form.charge, unit);
+  if (!('mass' in read)) return null;
+  if (form.chargeMethod !== 'range') return { method: form.chargeMethod, mass: read.mass };
+  const high = massOf(form.chargeTo, unit);
+  return 'mass' in high ? { method: form.chargeMethod, low: read.mass, high: high.mass } : null;
 }
 
 const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) =>
@@ -49,6 +75,9 @@ export function AddMachine({
   const { person } = useWriter();
   const add = useAddMachine();
   const navigate = useNavigate();
+  // Made once: a second try after a lost answer adds nothing twice.
+  const [ids] = useState(makeIds);
+  const id = ids.of('machine');
   const { register, handleSubmit, formState, control, setError } = useForm<MachineForm>({
     defaultValues: {
       siteId: initialSite || (sites[0]?.id ?? ''),
@@ -61,27 +90,33 @@ export function AddMachine({
       automaticDetection: 'none',
       assembly: '',
       spaces: '',
+      recordFrom: '',
+      inspectedOn: '',
       charge: '',
+      chargeTo: '',
       chargeMethod: 'maker',
     },
   });
   const { errors } = formState;
   const siteId = useWatch({ control, name: 'siteId' });
+  const isRange = useWatch({ control, name: 'chargeMethod' }) === 'range';
   const site = sites.find((each) => each.id === siteId);
   const today = useToday(site?.timezone);
   const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
+
+  const notLater = (value: string): true | string =>
+    value === '' || today === null || value <= dayText(today) || 'That day has not come yet.';
 
   const save = handleSubmit((form) => {
     if (!person || today === null) {
       setError('root', { message: 'Choose who is writing.' });
       return;
     }
-    const id = uuidv7();
     const spaces = form.spaces
       .split(',')
       .map((name) => name.trim())
       .filter(Boolean)
-      .map((name) => ({ id: uuidv7(), siteId: form.siteId, name }));
+      .map((name) => ({ id: ids.of(`space ${name}`), siteId: form.siteId, name }));
     const appliance: Appliance = {
       id,
       siteId: form.siteId,
@@ -90,27 +125,42 @@ export function AddMachine({
       category: form.category,
       refrigerant: form.refrigerant,
       installedOn: form.installedOn || null,
+      recordFrom: form.recordFrom || dayText(today),
       hermetic: form.hermetic,
       automaticDetection: form.automaticDetection,
       serves: spaces.map((space) => space.id),
       assembly: form.assembly.trim() || null,
     };
-    const read = massOf(form.charge, unit);
-    const entries: Entry[] =
-      'mass' in read
+    const common = { by: person.id, applianceId: id };
+    const charge = chargeOf(form, unit);
+    const entries: Entry[] = [
+      ...(charge
         ? [
             {
-              id: uuidv7(),
-              kind: 'fullChargeSet',
+              ...common,
+              ...charge,
+              id: ids.of('charge'),
+              kind: 'fullChargeSet' as const,
               on: form.installedOn || dayText(today),
-              by: person.id,
-              applianceId: id,
-              method: form.chargeMethod,
-              mass: read.mass,
             },
           ]
-        : [];
-    add.mutate({ appliance, spaces, entries }, { onSuccess: () => void navigate(`/machines/${id}`) });
+        : []),
+      ...(form.inspectedOn
+        ? [
+            {
+              ...common,
+              id: ids.of('inspection'),
+              kind: 'leakInspection' as const,
+              on: form.inspectedOn,
+              note: 'As told when the machine came into the record.',
+            },
+          ]
+        : []),
+    ];
+    add.mutate(
+      { appliance, spaces, entries, by: person.id },
+      { onSuccess: () => void navigate(`/machines/${id}`) },
+    );
   });
 
   if (sites.length === 0) {
@@ -147,7 +197,7 @@ export function AddMachine({
           <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />
           <SelectField
             label="Category"
-            hint="Decides the threshold."
+            hint="Decides the limit of the leak rate."
             choices={choices(CATEGORIES, CATEGORY_WORDS)}
             {...register('category')}
           />
@@ -166,17 +216,14 @@ export function AddMachine({
             label="Installed on"
             optional
             type="date"
-            {...register('installedOn', {
-              validate: (value) =>
-                value === '' || today === null || value <= dayText(today) || 'That day has not come yet.',
-            })}
+            {...register('installedOn', { validate: notLater })}
             error={errors.installedOn?.message ?? null}
           />
           <TextField
-            label="Full charge"
+            label={isRange ? 'Full charge, from' : 'Full charge'}
             optional
             placeholder={unit === 'kg' ? '31 kg' : '19 lb'}
-            hint={`A bare number is in ${unit}. Leave it empty if nobody knows; the leak rate stays unknown until it is set.`}
+            hint={`A bare number is in ${unit}. Leave it empty if nobody knows: then the machine cannot be judged until it is set.`}
             {...register('charge', {
               validate: (value) => {
                 if (value.trim() === '') return true;
@@ -190,8 +237,38 @@ export function AddMachine({
           />
           <SelectField
             label="How it is known"
-            choices={choices(['maker', 'calculated', 'weighed'] as const, FULL_CHARGE_WORDS)}
+            choices={choices(FULL_CHARGE_METHODS, FULL_CHARGE_WORDS)}
             {...register('chargeMethod')}
+          />
+          {isRange && (
+            <TextField
+              label="To"
+              hint="An estimate has two ends; its midpoint counts, and it is told as an estimate."
+              {...register('chargeTo', {
+                validate: (value, form) => {
+                  if (form.charge.trim() === '') return true;
+                  const read = massOf(value, unit);
+                  return 'error' in read ? read.error : true;
+                },
+              })}
+              error={errors.chargeTo?.message ?? null}
+            />
+          )}
+          <TextField
+            label="Record begins"
+            optional
+            type="date"
+            hint="Today, unless you say another day. Nobody is late here for the time before."
+            {...register('recordFrom', { validate: notLater })}
+            error={errors.recordFrom?.message ?? null}
+          />
+          <TextField
+            label="Last inspected on"
+            optional
+            type="date"
+            hint="If anybody knows: all visible and accessible parts."
+            {...register('inspectedOn', { validate: notLater })}
+            error={errors.inspectedOn?.message ?? null}
           />
         </div>
         <TextField

@@ -1,10 +1,14 @@
 /** A new site: name, where its calendar stands, which rule sets hold, and its leak-rate method. */
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import { PACK_IDS, type PackId } from '../../core/logbook/fields';
 import { isTimezone } from '../../core/quantity/zone';
-import { useAddSite } from '../data/queries';
-import { SelectField, TextField } from '../parts/Field';
+import { PACKS_OF_COUNTRY, packsOf } from '../../core/rules/packs/countries';
+import { useWriter } from '../app/writer';
+import { useChangeRows } from '../data/queries';
+import { WriterField } from '../gas/WriterField';
+import { type Choice, SelectField, TextField } from '../parts/Field';
 import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { PACK_WORDS } from '../words/codes';
@@ -12,41 +16,59 @@ import { PACK_WORDS } from '../words/codes';
 interface SiteForm {
   name: string;
   timezone: string;
+  country: string;
   packs: PackId[];
   method: 'annualizing' | 'rolling';
   altitude: string;
 }
 
+const names = new Intl.DisplayNames(['en'], { type: 'region' });
+const COUNTRIES: readonly Choice[] = [
+  { value: '', words: 'another, or not said' },
+  ...Object.keys(PACKS_OF_COUNTRY)
+    .map((value) => ({
+      value,
+      words: value === 'US-CA' ? 'United States, California' : (names.of(value) ?? value),
+    }))
+    .sort((a, b) => a.words.localeCompare(b.words)),
+];
+
 export function AddSite({ onClose }: { onClose: () => void }) {
-  const add = useAddSite();
-  const { register, handleSubmit, formState } = useForm<SiteForm>({
+  const change = useChangeRows();
+  const { person } = useWriter();
+  const [id] = useState(() => uuidv7());
+  const { register, handleSubmit, formState, setValue, setError } = useForm<SiteForm>({
     defaultValues: {
       name: '',
       timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-      packs: ['us-ods', 'us-hfc', 'house'],
+      country: '',
+      packs: ['house'],
       method: 'annualizing',
       altitude: '',
     },
   });
   const { errors } = formState;
   const save = handleSubmit((form) => {
-    add.mutate(
-      {
-        id: uuidv7(),
-        name: form.name.trim(),
-        timezone: form.timezone.trim(),
-        packs: PACK_IDS.filter((pack) => form.packs.includes(pack)),
-        altitudeM: form.altitude.trim() === '' ? null : Number(form.altitude),
-        leakRateMethod: [{ from: '1990-01-01', method: form.method }],
-      },
-      { onSuccess: onClose },
-    );
+    if (!person) {
+      setError('root', { message: 'Choose who is writing.' });
+      return;
+    }
+    const row = {
+      id,
+      name: form.name.trim(),
+      timezone: form.timezone.trim(),
+      country: form.country || null,
+      packs: PACK_IDS.filter((pack) => form.packs.includes(pack)),
+      altitudeM: form.altitude.trim() === '' ? null : Number(form.altitude),
+      leakRateMethod: [{ from: '1990-01-01', method: form.method }],
+    };
+    change.mutate({ changes: [{ table: 'sites', id, row }], by: person.id }, { onSuccess: onClose });
   });
   return (
     <Sheet
       title="Add a site"
       onClose={onClose}
-      footer={<SaveBar words="Save the site" saving={add} onSave={() => void save()} />}
+      footer={<SaveBar words="Save the site" saving={change} onSave={() => void save()} />}
     >
       <form onSubmit={(event) => void save(event)}>
         <TextField
@@ -54,6 +76,15 @@ export function AddSite({ onClose }: { onClose: () => void }) {
           autoFocus
           {...register('name', { validate: (value) => value.trim() !== '' || 'Give the site a name.' })}
           error={errors.name?.message ?? null}
+        />
+        <SelectField
+          label="Country"
+          hint="Its rule sets are ticked below; put them right if others hold."
+          choices={COUNTRIES}
+          {...register('country', {
+            onChange: (event: { target: { value: string } }) =>
+              setValue('packs', [...packsOf(event.target.value)], { shouldDirty: true }),
+          })}
         />
         <TextField
           label="Time zone"
@@ -96,6 +127,7 @@ export function AddSite({ onClose }: { onClose: () => void }) {
           })}
           error={errors.altitude?.message ?? null}
         />
+        <WriterField error={errors.root?.message} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Sheet>

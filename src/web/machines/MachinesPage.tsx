@@ -145,12 +145,13 @@ function Found({
   onAdd: () => void;
 }) {
   const found = useMemo(() => filtered(rows, filters), [rows, filters]);
+  const retired = rows.filter(({ summary }) => summary.state === 'retired').length;
   if (rows.length === 0) {
     return (
       <Empty title="No machines yet">
         <p>
-          A machine is one refrigerant circuit. Give it a name, what it is charged with and how much it holds;
-          from then on every gram is counted against its threshold.
+          A machine stands at a site and is one refrigerant circuit. Give it a name, what it is charged with
+          and how much it holds; from then on every gram is counted against its threshold.
         </p>
         <Button weight="main" className="mt-4" onClick={onAdd}>
           Add the first one
@@ -171,9 +172,7 @@ function Found({
   return (
     <>
       <p className="mb-1 text-soft" role="status">
-        {found.length === rows.length
-          ? `${String(rows.length)} machines`
-          : `${String(found.length)} of ${String(rows.length)} machines`}
+        {`${found.length === rows.length ? '' : `${String(found.length)} of `}${String(rows.length)} ${rows.length === 1 ? 'machine' : 'machines'}${retired > 0 && filters.state === '' ? `; ${String(retired)} retired, under the state “retired”` : ''}`}
       </p>
       <MachineTable rows={found} />
     </>

@@ -16,7 +16,8 @@ export function filtered(rows: readonly MachineRow[], { text, site, kind, state 
   return rows.filter(({ appliance, siteId, siteName, summary }) => {
     if (site !== '' && siteId !== site) return false;
     if (kind !== '' && appliance.kind !== kind) return false;
-    if (state !== '' && summary.state !== state) return false;
+    // What is retired stays in the record and leaves the daily lists; asked for, it is found.
+    if (state === '' ? summary.state === 'retired' : summary.state !== state) return false;
     const all =
       `${appliance.name} ${siteName} ${summary.refrigerant} ${appliance.assembly ?? ''}`.toLowerCase();
     return words.every((word) => all.includes(word));

@@ -28,7 +28,7 @@ export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
           const found = rows
             .filter(({ appliance, siteName, summary }) => {
               const all = `${appliance.name} ${siteName} ${summary.refrigerant}`.toLowerCase();
-              return wanted.every((word) => all.includes(word));
+              return summary.state !== 'retired' && wanted.every((word) => all.includes(word));
             })
             .sort((a, b) => rank(recent, a.appliance.id) - rank(recent, b.appliance.id));
           return (

@@ -1,15 +1,10 @@
 /** The leak-rate method of each site, and its dated changes; the past is never rewritten. */
 import { useState } from 'react';
-import { METHODS } from '../../core/logbook/fields';
 import type { Site } from '../../core/logbook/tables';
-import { parseDay } from '../../core/quantity/day';
-import { useChangeMethod, useSites } from '../data/queries';
+import { useSites } from '../data/queries';
 import { Button } from '../parts/Button';
-import { Choices } from '../parts/Choices';
-import { TextField } from '../parts/Field';
 import { Loaded, Section } from '../parts/Page';
-import { SaveBar } from '../parts/SaveBar';
-import { Sheet } from '../parts/Sheet';
+import { RowSheet } from '../rows/RowSheet';
 import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 
@@ -42,47 +37,7 @@ export function Methods() {
           </ul>
         )}
       </Loaded>
-      {changing && <MethodSheet site={changing} onClose={() => setChanging(null)} />}
+      {changing && <RowSheet table="sites" id={changing.id} onClose={() => setChanging(null)} />}
     </Section>
-  );
-}
-
-function MethodSheet({ site, onClose }: { site: Site; onClose: () => void }) {
-  const change = useChangeMethod(site.id);
-  const last = site.leakRateMethod?.at(-1)?.method ?? 'annualizing';
-  const [method, setMethod] = useState<(typeof METHODS)[number]>(
-    last === 'annualizing' ? 'rolling' : 'annualizing',
-  );
-  const [from, setFrom] = useState('');
-  const [tried, setTried] = useState(false);
-  const save = () => {
-    setTried(true);
-    if (parseDay(from) !== null) change.mutate({ from, method }, { onSuccess: onClose });
-  };
-  return (
-    <Sheet
-      title="Change the method"
-      subtitle={site.name}
-      onClose={onClose}
-      footer={<SaveBar words="Save the change" saving={change} onSave={save} />}
-    >
-      <p className="mb-4 text-soft">
-        One method for all machines of a site. The change holds from its day on; rates of earlier days stay as
-        they were judged.
-      </p>
-      <Choices
-        label="Method"
-        value={method}
-        onChange={(value) => setMethod(METHODS.find((each) => each === value) ?? 'annualizing')}
-        choices={METHODS.map((value) => ({ value, words: METHOD_WORDS[value] }))}
-      />
-      <TextField
-        label="From"
-        type="date"
-        value={from}
-        onChange={(event) => setFrom(event.target.value)}
-        error={tried && parseDay(from) === null ? 'Give the day from which it holds.' : null}
-      />
-    </Sheet>
   );
 }

@@ -22,7 +22,12 @@ export function PackDetail({ pack }: { pack: Pack }) {
           <li key={placed.path.join('.')} className="rule-b flex items-center gap-4 py-1.5">
             <div className="min-w-0 flex-1">
               <p>{figureLabel(pack, placed.path)}</p>
-              <p className="break-words text-[0.9rem] text-soft">{placed.figure.source.cite}</p>
+              <p className="break-words text-[0.9rem] text-soft">
+                {placed.figure.source.ours && (
+                  <span className="font-semibold text-ochre">Ours, not the law’s · </span>
+                )}
+                {placed.figure.source.cite}
+              </p>
             </div>
             <div className="text-right">
               {placed.figure.periods.map((period) => (

@@ -19,7 +19,7 @@ const NONE = '–';
 const ROWS: readonly Row[] = [
   { label: 'In force', cell: (pack) => (pack.from === null ? 'always' : `from ${dateWords(pack.from)}`) },
   ...CATEGORIES.map((category): Row => ({
-    label: `Threshold a year, ${CATEGORY_WORDS[category]}`,
+    label: `Limit a year, ${CATEGORY_WORDS[category]}`,
     cell: (pack) => {
       const figure = pack.threshold[category];
       if (!figure) return 'not covered';
@@ -29,7 +29,7 @@ const ROWS: readonly Row[] = [
   {
     label: 'Repair within',
     cell: (pack) =>
-      `${latest(pack.repairWithin)} of the ${pack.opens === 'anyLeak' ? 'detection' : 'addition'}`,
+      `${latest(pack.repairWithin)} of the ${pack.opens === 'anyLeak' ? 'detection' : 'addition'}${pack.repairWithin.source.ours ? ' (our planning window: the text says without undue delay)' : ''}`,
   },
   { label: 'With a shutdown', cell: (pack) => (pack.shutdown ? latest(pack.shutdown.repairWithin) : NONE) },
   {

@@ -4,7 +4,9 @@ import { Link } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Appliance } from '../../core/logbook/tables';
 import { type Feeds, feeds, tagOf } from '../../core/visit/feeds';
-import { useChangeFeeds, useMachines } from '../data/queries';
+import { useWriter } from '../app/writer';
+import { useChangeRows, useMachines } from '../data/queries';
+import { WriterField } from '../gas/WriterField';
 import { Button } from '../parts/Button';
 import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
@@ -85,7 +87,15 @@ function Fed({ fed: { tag, spaces, circuits }, name }: { fed: Feeds; name: strin
 
 function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void }) {
   const { appliance, spaces, site } = view.machine;
-  const change = useChangeFeeds(appliance.id);
+  const change = useChangeRows();
+  const { person } = useWriter();
+  const [made] = useState(() => new Map<string, string>());
+  // A name keeps its id however often it is sent.
+  const spaceId = (name: string): string => {
+    const id = made.get(name) ?? uuidv7();
+    made.set(name, id);
+    return id;
+  };
   const [served, setServed] = useState<readonly string[]>(appliance.serves ?? []);
   const [names, setNames] = useState('');
   const [tag, setTag] = useState(tagOf(appliance) ?? '');
@@ -95,13 +105,22 @@ function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void 
       .split(',')
       .map((each) => each.trim())
       .filter(Boolean)
-      .map((name) => ({ id: uuidv7(), siteId: site.id, name }));
+      .map((name) => ({ id: spaceId(name), siteId: site.id, name }));
+    if (!person) return;
+    const { 'x-tag': _older, ...row } = appliance as Appliance & { 'x-tag'?: unknown };
+    const changed = {
+      ...row,
+      serves: [...served, ...newSpaces.map((each) => each.id)],
+      tag: tag.trim() || null,
+      assembly: assembly.trim() || null,
+    };
     change.mutate(
       {
-        serves: [...served, ...newSpaces.map((each) => each.id)],
-        newSpaces,
-        tag: tag || null,
-        assembly: assembly || null,
+        changes: [
+          ...newSpaces.map((each) => ({ table: 'spaces' as const, id: each.id, row: each })),
+          { table: 'appliances', id: appliance.id, row: changed },
+        ],
+        by: person.id,
       },
       { onSuccess: onClose },
     );
@@ -145,6 +164,7 @@ function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void 
         value={assembly}
         onChange={(event) => setAssembly(event.target.value)}
       />
+      <WriterField />
     </Sheet>
   );
 }

@@ -127,7 +127,7 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
   const spec: NoteForm = {
     kind: 'search',
     tool: 'withdrawal',
-    title: 'Withdraw the verdict',
+    title: 'Withdraw the finding',
     about:
       'The leak is no longer counted, and the next paper says so. Repairs that were made stay in the record as preventive work.',
     fields: [

@@ -5,8 +5,8 @@ import { grams, massText } from '../../core/quantity/mass';
 import { weakIn } from '../../core/visit/evidence';
 import { type GasSum, gasOfVisit } from '../../core/visit/gasOfVisit';
 import { type LeakStory, isFound } from '../../core/visit/leakStory';
-import { isNoteTool, toolOf } from '../../core/visit/notes';
-import { type Step, stepOf } from '../../core/visit/steps';
+import type { Entry } from '../../core/logbook/entry';
+import { stepOf } from '../../core/visit/steps';
 import { notesOf, shutValves } from '../../core/visit/visitRecord';
 import { useWriter } from '../app/writer';
 import { foldedObligations } from '../machine/Duties';
@@ -19,9 +19,10 @@ import { judgedRate } from '../../core/rules/judgedRate';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from '../entries/CannotJudge';
 import { methodOn } from '../../core/rules/inForce';
-import { bySteps } from './Clipboard';
 import { leakLine } from './LeaksPanel';
-import { noteWords } from './noteWords';
+import { ChangedSince } from './ChangedSince';
+import { entryTitle, noteWords } from './noteWords';
+import { type PaperBlock, blockOf, isCleanSpot } from './paperBlocks';
 import { pairsOf, photosOf } from './photos/photos';
 import { Picture } from './photos/Picture';
 import { SIGNATURE_BOX } from './SignaturePad';
@@ -39,26 +40,28 @@ export function ServiceRecord() {
       <Heading />
       <div className="gap-x-8 sm:columns-2">
         <Block title="Found">
-          <Lines of={['arrive', 'read', 'judge', 'raise']} />
+          <Lines of="found" />
         </Block>
         <LeaksTold />
+        <Searched />
         <GasBlock />
         <Block title="Decided">
-          <Lines of={['decide']} />
+          <Lines of="decided" />
         </Block>
         <Block title="Done">
-          <Lines of={['isolate', 'repair']} without={['refrigerantRecovered']} />
+          <Lines of="done" />
         </Block>
         <TestsTold />
         <Block title="How it runs">
-          <Lines of={['prove']} without={['verificationTest']} />
+          <Lines of="runs" />
         </Block>
-        <Schools />
+        <WaysOfWorking />
         <LeftBehind />
         <DueNow />
       </div>
       <Photos />
       <Signature />
+      <ChangedSince />
     </article>
   );
 }
@@ -117,32 +120,55 @@ function Heading() {
   );
 }
 
-function Lines({
-  of,
-  without = [],
-  empty = NOT_RECORDED,
-}: {
-  of: readonly Step[];
-  without?: readonly string[];
-  empty?: string | null;
-}) {
-  const { record, view } = useVisit();
-  const shown = bySteps(record.entries)
-    .filter(({ step }) => of.includes(step))
-    .flatMap(({ entries }) => entries)
-    .filter((entry) => !without.includes(entry.kind) && entry.kind !== 'photo' && toolOf(entry) !== 'school')
-    .map((entry) => ({ id: entry.id, words: noteWords(entry, view.system, view.names), note: entry.note }))
-    .filter((each) => each.words !== '' || each.note);
-  if (shown.length === 0) return empty === null ? null : <p className="text-soft">{empty}</p>;
+function Lines({ of, empty = NOT_RECORDED }: { of: PaperBlock; empty?: string | null }) {
+  const { record } = useVisit();
+  const entries = record.entries.map(({ entry }) => entry).filter((entry) => blockOf(entry) === of);
+  if (entries.length === 0) return empty === null ? null : <p className="text-soft">{empty}</p>;
   return (
     <ul>
-      {shown.map((each) => (
-        <li key={each.id} className="break-words">
-          {each.words}
-          {each.note && ` “${each.note}”`}
-        </li>
+      {entries.map((entry) => (
+        <Line key={entry.id} entry={entry} />
       ))}
     </ul>
+  );
+}
+
+/** An entry with its note, and what weakens it where it is a test. */
+function Line({ entry }: { entry: Entry }) {
+  const { view } = useVisit();
+  const running = useRunning();
+  const weak = isTest({ entry }) ? weakWords(weakIn(entry, running)) : null;
+  const words = noteWords(entry, view.system, view.names);
+  return (
+    <li className="break-words">
+      {words === '' ? entryTitle(entry) : words}
+      {entry.note && ` “${entry.note}”`}
+      {weak && <span className="font-semibold"> {weak.words}</span>}
+    </li>
+  );
+}
+
+/** What was looked at: inspections, stains, hits and what was left out; parts where nothing was are a number. */
+function Searched() {
+  const { record } = useVisit();
+  const searched = record.entries.map(({ entry }) => entry).filter((entry) => blockOf(entry) === 'searched');
+  if (searched.length === 0) return null;
+  const clean = searched.filter(isCleanSpot);
+  return (
+    <Block title="Searched">
+      {clean.length > 0 && (
+        <p>
+          {clean.length} {clean.length === 1 ? 'part' : 'parts'} looked at, nothing found there
+        </p>
+      )}
+      <ul>
+        {searched
+          .filter((entry) => !isCleanSpot(entry))
+          .map((entry) => (
+            <Line key={entry.id} entry={entry} />
+          ))}
+      </ul>
+    </Block>
   );
 }
 
@@ -195,7 +221,7 @@ function GasBlock() {
       <GasLine words="Added" sum={added} />
       <GasLine words="Recovered" sum={recovered} />
       <p>Estimated release: {released === null ? NOT_RECORDED : massText(released, view.system)}</p>
-      <Lines of={['charge']} without={['refrigerantAdded']} empty={null} />
+      <Lines of="gas" empty={null} />
     </Block>
   );
 }
@@ -218,38 +244,19 @@ function GasLine({ words, sum }: { words: string; sum: GasSum }) {
   );
 }
 
-function TestsTold() {
-  const { record, view } = useVisit();
-  const running = useRunning();
-  const tests = record.entries.filter(isTest);
-  return (
-    <Block title="Tested">
-      {tests.length === 0 && <p className="text-soft">{NOT_RECORDED}</p>}
-      <ul>
-        {tests.map(({ entry }) => {
-          const weak = weakWords(weakIn(entry, running));
-          return (
-            <li key={entry.id}>
-              {noteWords(entry, view.system, view.names)}
-              {weak && <span className="font-semibold"> {weak.words}</span>}
-            </li>
-          );
-        })}
-      </ul>
-    </Block>
-  );
-}
+const TestsTold = () => (
+  <Block title="Tested">
+    <Lines of="tested" />
+  </Block>
+);
 
 /** Where this visit did it otherwise than we do, and why. */
-function Schools() {
-  const { record, view } = useVisit();
-  const named = notesOf(record.entries, 'school');
-  if (named.length === 0) return null;
+function WaysOfWorking() {
+  const { record } = useVisit();
+  if (!record.entries.some(({ entry }) => blockOf(entry) === 'ways')) return null;
   return (
     <Block title="Ways of working">
-      {named.map(({ entry }) => (
-        <p key={entry.id}>{noteWords(entry, view.system, view.names)}</p>
-      ))}
+      <Lines of="ways" />
     </Block>
   );
 }
@@ -257,24 +264,17 @@ function Schools() {
 function LeftBehind() {
   const { record, view } = useVisit();
   const shut = shutValves(view.standing.history.entries);
-  const left = record.entries.filter(({ entry }) => toolOf(entry) === 'checklist');
-  const notes = record.entries.filter(({ entry }) => entry.kind === 'handover' && !isNoteTool(toolOf(entry)));
+  const any = record.entries.some(({ entry }) => blockOf(entry) === 'left');
   return (
     <Block title="Left as">
-      {left.length === 0 && notes.length === 0 && shut.length === 0 && (
-        <p className="text-soft">{NOT_RECORDED}</p>
-      )}
+      {!any && shut.length === 0 && <p className="text-soft">{NOT_RECORDED}</p>}
       {shut.map((valve) => (
         <p key={valve.valve} className="font-semibold">
           {valve.valve} stands shut{valve.leftShut ? `: ${valve.leftShut}` : ''}
           {valve.ofCompressor && '. Do not start'}
         </p>
       ))}
-      <ul>
-        {[...left, ...notes].map(({ entry }) => (
-          <li key={entry.id}>{noteWords(entry, view.system, view.names)}</li>
-        ))}
-      </ul>
+      <Lines of="left" empty={null} />
     </Block>
   );
 }

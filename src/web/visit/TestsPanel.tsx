@@ -16,7 +16,7 @@ export function useRunning(): Running {
 }
 
 /** Holds, joint tests, vacuums and legal tests. */
-export const isTest = ({ entry }: DatedEntry): boolean =>
+export const isTest = ({ entry }: Pick<DatedEntry, 'entry'>): boolean =>
   entry.kind === 'pressureHold' || entry.kind === 'verificationTest' || entry.kind === 'evacuation';
 
 export function TestsPanel() {

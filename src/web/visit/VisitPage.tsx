@@ -6,7 +6,7 @@ import clsx from 'clsx';
 import type { VisitRow } from '../../contract/api';
 import { dayText, parseDay } from '../../core/quantity/day';
 import { STEPS } from '../../core/visit/steps';
-import { useMachines, useVisits } from '../data/queries';
+import { useMachines, useVisitRows } from '../data/queries';
 import { useMachineView } from '../machine/machineView';
 import { ButtonLink } from '../parts/Button';
 import { TextField } from '../parts/Field';
@@ -156,9 +156,9 @@ const chip =
 /** Machines of this visit; others of the site can join. With one machine only, a phone has this at the foot of the step. */
 function Machines({ at }: { at: 'top' | 'foot' }) {
   const { visitId, view, step } = useVisit();
-  const visits = useVisits().data;
+  const visits = useVisitRows(visitId).data;
   const [adding, setAdding] = useState(false);
-  const rows = (visits ?? []).filter((row: VisitRow) => row.visitId === visitId);
+  const rows: readonly VisitRow[] = visits?.rows ?? [];
   const { appliance } = view.machine;
   const many = rows.length > 1;
   const shown = at === 'top' ? (many ? 'flex' : 'hidden lg:flex') : many ? 'hidden' : 'mt-4 flex lg:hidden';
@@ -207,6 +207,7 @@ function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () =>
           const others = rows.filter(
             (row) =>
               row.siteId === view.machine.site.id &&
+              row.summary.state !== 'retired' &&
               row.appliance.id !== view.machine.appliance.id &&
               !taken.includes(row.appliance.id),
           );

@@ -1,22 +1,22 @@
 /** Visits: those that go on, each where it was left, and those that were handed over. */
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
+import type { UseQueryResult } from '@tanstack/react-query';
 import { ArrowRight } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import type { VisitRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
-import { useMachine, useToday, useVisits } from '../data/queries';
+import { useMachine, useToday, useVisitPages } from '../data/queries';
 import { WriterField } from '../gas/WriterField';
 import { ApiError } from '../parts/ApiError';
 import { Button } from '../parts/Button';
+import { inputShape } from '../parts/Field';
 import { MachinePicker } from '../parts/MachinePicker';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 import { dateWords, dayWords } from '../words/dates';
 import { visitAddress } from './addresses';
 import { useBegin } from './useBegin';
-
-const HANDED_SHOWN = 15;
 
 interface Together {
   visitId: string;
@@ -35,7 +35,11 @@ function together(rows: readonly VisitRow[]): Together[] {
 }
 
 export function VisitsPage() {
-  const query = useVisits();
+  const [text, setText] = useState('');
+  const query = useVisitPages(useDeferredValue(text));
+  const visits = together(query.data?.pages.flatMap((page) => page.rows) ?? []);
+  const open = visits.filter((visit) => visit.rows.some((row) => !row.handedOver));
+  const handed = visits.filter((visit) => visit.rows.every((row) => row.handedOver));
   const [params, setParams] = useSearchParams();
   const beginning = params.get('begin') !== null;
   const begin = () => setParams({ begin: '' });
@@ -49,40 +53,52 @@ export function VisitsPage() {
         </Button>
       }
     >
-      <Loaded query={query}>
-        {(rows) => {
-          const visits = together(rows);
-          const open = visits.filter((visit) => visit.rows.some((row) => !row.handedOver));
-          const handed = visits.filter((visit) => visit.rows.every((row) => row.handedOver));
-          return (
-            <>
-              <Section title="Going on">
-                {open.length === 0 ? (
-                  <Empty title="No visit is going on">
-                    Begin one before you drive: it shows what the history says and what to pack, and keeps
-                    everything that you record, step by step.
-                  </Empty>
-                ) : (
-                  <ul>
-                    {open.map((visit) => (
-                      <VisitItem key={visit.visitId} visit={visit} />
-                    ))}
-                  </ul>
-                )}
-              </Section>
-              {handed.length > 0 && (
-                <Section title="Handed over">
-                  <ul>
-                    {handed.slice(0, HANDED_SHOWN).map((visit) => (
-                      <VisitItem key={visit.visitId} visit={visit} />
-                    ))}
-                  </ul>
-                </Section>
-              )}
-            </>
-          );
-        }}
-      </Loaded>
+      <input
+        type="search"
+        aria-label="Search visits"
+        placeholder="Machine or site"
+        className={`${inputShape} mb-3`}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {query.data ? (
+        <>
+          <Section title="Going on">
+            {open.length === 0 ? (
+              text === '' ? (
+                <Empty title="No visit is going on">
+                  Begin one before you drive: it shows what the history says and what to pack, and keeps
+                  everything that you record, step by step.
+                </Empty>
+              ) : (
+                <p className="text-soft">None of these words.</p>
+              )
+            ) : (
+              <ul>
+                {open.map((visit) => (
+                  <VisitItem key={visit.visitId} visit={visit} />
+                ))}
+              </ul>
+            )}
+          </Section>
+          {handed.length > 0 && (
+            <Section title="Handed over">
+              <ul>
+                {handed.map((visit) => (
+                  <VisitItem key={visit.visitId} visit={visit} />
+                ))}
+              </ul>
+            </Section>
+          )}
+          {query.hasNextPage && (
+            <Button disabled={query.isFetchingNextPage} onClick={() => void query.fetchNextPage()}>
+              {query.isFetchingNextPage ? 'Reading…' : 'Show earlier visits'}
+            </Button>
+          )}
+        </>
+      ) : (
+        <Loaded query={query as UseQueryResult<never>}>{() => null}</Loaded>
+      )}
       {beginning && <BeginSheet machine={params.get('machine')} onClose={() => setParams({})} />}
     </Page>
   );
@@ -112,7 +128,9 @@ function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
               <ArrowRight aria-hidden="true" size={18} />
             </Link>{' '}
             <span className="text-soft">
-              {row.handedOver ? 'handed over' : `${String(row.entries)} recorded`}
+              {row.handedOver
+                ? 'handed over'
+                : `${String(row.entries)} ${row.entries === 1 ? 'entry' : 'entries'} recorded`}
             </span>
           </li>
         ))}

@@ -150,9 +150,9 @@ export const RISE_SHORT: Record<Rise, string> = {
 };
 
 export const EVACUATION_REASON_WORDS: Record<EvacuationReason, string> = {
-  startTooHigh: 'it began above the goal of this school',
+  startTooHigh: 'it began above the goal of this way of working',
   tooShort: 'it was not watched long enough',
-  endTooHigh: 'it ended above the limit of this school',
+  endTooHigh: 'it ended above the limit of this way of working',
   leak: 'a leak is sure',
   leakNotExcluded: 'a leak is not excluded yet',
 };
@@ -181,5 +181,5 @@ export const TRIM_WORDS: Record<TrimAdvice, { title: string; about: string }> = 
 export const DETECTION_WORDS: Record<DetectionMethod, string> = {
   soap: 'Bubbles under soap',
   heatedDiode: 'Heated-diode detector',
-  standingGauge: 'This hold on this gauge',
+  standingGauge: 'This pressure test on this gauge',
 };

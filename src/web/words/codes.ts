@@ -1,7 +1,9 @@
 /** The trade's words for the codes of the logbook and the rules; one word per thing, as in the handbook. */
 import type { AddedReason, EntryKind, FullChargeMethod, RecoveredReason } from '../../core/logbook/entry';
 import type { Category, Detection, LeakRateMethod, PackId } from '../../core/logbook/fields';
-import type { ApplianceKind } from '../../core/logbook/tables';
+import type { ApplianceKind, PURPOSES } from '../../core/logbook/tables';
+import type { Dimension } from '../../core/quantity/units';
+import type { Instrument } from '../../core/visit/instrument';
 import type { CaseState } from '../../core/rules/caseDeadlines';
 import type { ClosedBecause } from '../../core/rules/cases';
 import type { ObligationKind, ObligationState } from '../../core/rules/obligation';
@@ -45,6 +47,29 @@ export const METHOD_WORDS: Record<LeakRateMethod, string> = {
   annualizing: 'annualizing',
   rolling: 'rolling average',
 };
+
+export const PURPOSE_WORDS: Record<(typeof PURPOSES)[number], string> = {
+  virgin: 'new gas',
+  recovery: 'recovered gas',
+  mixed: 'mixed gas, to be destroyed',
+};
+
+export const DIMENSION_WORDS: Record<Instrument['dimension'], string> = {
+  pressure: 'pressure gauge',
+  temperature: 'thermometer',
+  vacuum: 'vacuum gauge',
+  mass: 'scale',
+  current: 'ammeter',
+};
+
+/** An offset is a difference of what the instrument reads. */
+export const OFFSET_IN = {
+  pressure: 'pressureDifference',
+  temperature: 'temperatureDifference',
+  vacuum: 'vacuum',
+  mass: 'mass',
+  current: 'current',
+} as const satisfies Record<Instrument['dimension'], Dimension>;
 
 export const STATE_WORDS: Record<MachineState, string> = {
   overdue: 'overdue',
@@ -106,7 +131,7 @@ export const CASE_STATE_WORDS: Record<CaseState, string> = {
 };
 
 export const CLOSED_WORDS: Record<ClosedBecause, string> = {
-  confirmed: 'the next addition stayed within the threshold',
+  confirmed: 'the next addition stayed within the limit',
   presumed: 'no gas was added for twelve months',
   verified: 'every leak was verified',
   unrelated: 'the next addition came of another leak',
@@ -147,7 +172,7 @@ export const ENTRY_WORDS: Record<EntryKind, string> = {
   void: 'Voided',
   detectionAlarm: 'Detection alarm',
   readings: 'Readings',
-  pressureHold: 'Pressure hold',
+  pressureHold: 'Pressure test',
   evacuation: 'Evacuation',
   chargeRun: 'Charge',
   partFitted: 'Part fitted',

@@ -33,3 +33,10 @@ export function untilWords(due: Day, today: Day): string {
 
 export const daysWords = (days: number): string => count(days, 'day');
 export const monthsWords = (months: number): string => count(months, 'month');
+
+/** `23 Nov 2026, 14:05`, by the clock of this device */
+export function instantWords(at: string): string {
+  const instant = new Date(at);
+  const two = (number: number): string => String(number).padStart(2, '0');
+  return `${String(instant.getDate())} ${MONTHS[instant.getMonth()] ?? ''} ${String(instant.getFullYear())}, ${two(instant.getHours())}:${two(instant.getMinutes())}`;
+}

@@ -148,6 +148,8 @@ function kindWords(entry: Entry, system: MassSystem, names: Names): string {
             ? 'light commercial air conditioning'
             : 'not light commercial air conditioning'),
       ]);
+    case 'retired':
+      return list([textOf(entry, 'x-gas') && `its gas: ${textOf(entry, 'x-gas') ?? ''}`]);
     case 'reportFiled':
       return `for ${String(entry.year)}`;
     case 'partFitted':

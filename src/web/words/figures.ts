@@ -55,7 +55,7 @@ export function figureLabel(pack: Pack, path: readonly (string | number)[]): str
   const key = path.join('.');
   if (path[0] === 'threshold') {
     const category = CATEGORIES.find((each) => each === path[1]);
-    return category ? `Threshold, ${CATEGORY_WORDS[category]}` : null;
+    return category ? `Limit, ${CATEGORY_WORDS[category]}` : null;
   }
   if (path[0] === 'covers') {
     const clause = pack.covers[Number(path[1])];

@@ -15,7 +15,7 @@ export const LEAK_STATE_WORDS: Record<LeakState, string> = {
   testedAgain: 'tested again',
   deferred: 'put off',
   dismissed: 'dismissed',
-  withdrawn: 'verdict withdrawn',
+  withdrawn: 'withdrawn',
 };
 
 /** The states that the rules know, in the same words as everywhere. */

@@ -73,7 +73,7 @@ const lengthWords = (metres: number, system: UnitSystem): string =>
 export function durationWords(seconds: number): string {
   const minutes = seconds / 60;
   if (seconds < 120) return `${figureText(seconds, seconds < 10 ? 1 : 0)} s`;
-  if (minutes < 120) return `${figureText(minutes, minutes < 10 ? 1 : 0)} min`;
+  if (minutes < 120) return `${figureText(minutes, 1)} min`;
   const hours = minutes / 60;
   if (hours < 48) return `${figureText(hours, 1)} h`;
   const days = hours / 24;

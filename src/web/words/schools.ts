@@ -1,4 +1,4 @@
-/** Words of the schools: the question, each answer, and why ours is the default. */
+/** Words of the ways of working: the question, each answer, and why ours is the default. */
 import type { School, SchoolQuestion } from '../../core/visit/schools';
 
 export const QUESTION_WORDS: Record<SchoolQuestion, { title: string; reason: string }> = {
@@ -7,12 +7,12 @@ export const QUESTION_WORDS: Record<SchoolQuestion, { title: string; reason: str
     reason: 'Electronic to find, bubbles to confirm: fastest, and leaves nothing in the system.',
   },
   holdPressure: {
-    title: 'Hold pressure',
+    title: 'Test pressure',
     reason: 'The least marked design pressure of the parts under test, never above.',
   },
   vacuum: {
     title: 'Vacuum goal',
-    reason: 'The shape of the rise is the verdict; the numbers only open and close it.',
+    reason: 'The shape of the rise decides; the numbers only open and close it.',
   },
   vacuumOfSection: {
     title: 'Vacuum of a section never opened',
@@ -26,7 +26,7 @@ export const QUESTION_WORDS: Record<SchoolQuestion, { title: string; reason: str
   recoveredGas: { title: 'Recovered gas', reason: 'Same owner only, if clean; recorded per bottle.' },
   pumpDown: {
     title: 'Pump down',
-    reason: 'To nothing, with a full hold and vacuum; the quick way is recorded as such.',
+    reason: 'To nothing, with a full pressure test and vacuum; the quick way is recorded as such.',
   },
 };
 

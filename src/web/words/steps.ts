@@ -11,16 +11,16 @@ export const STEP_WORDS: Record<Step, { title: string; about: string }> = {
   before: { title: 'Before driving', about: 'What the history says, and what to pack.' },
   arrive: { title: 'Arrive', about: 'Complaint, box temperature, product at risk, what feeds what.' },
   read: { title: 'Read', about: 'Everything that can be read before anything is changed.' },
-  judge: { title: 'Judge', about: 'Low charge, or something that looks like it?' },
-  raise: { title: 'Raise pressure', about: 'A side at rest shows what a side pumped down hides.' },
+  judge: { title: 'Diagnosis', about: 'Low charge, or something that looks like it?' },
+  raise: { title: 'Standing or test pressure', about: 'A side at rest shows what a side pumped down hides.' },
   search: { title: 'Search', about: 'Where it leaked before, then oil, then every joint in turn.' },
   decide: { title: 'Decide', about: 'Money, age, product, law and the next heat wave.' },
   isolate: { title: 'Isolate or recover', about: 'Pump down, valve off, or recover by weight.' },
   repair: { title: 'Repair', about: 'And what will be the next leak: do it too.' },
-  hold: { title: 'Hold', about: 'Pressure, temperature and time, section by section.' },
+  hold: { title: 'Pressure test', about: 'Pressure, temperature and time, section by section.' },
   evacuate: { title: 'Evacuate', about: 'Then isolate and watch the shape of the rise.' },
   charge: { title: 'Charge', about: 'By weight where a weight is known.' },
-  prove: { title: 'Prove', about: 'It runs as it should, and the two legal tests.' },
+  prove: { title: 'Running check', about: 'It runs as it should, and the two legal tests.' },
   leaveRight: { title: 'Leave it right', about: 'What was touched is as it was, or better.' },
   handOver: { title: 'Hand over', about: 'The record on one page, signed, and what is due now.' },
 };
@@ -46,7 +46,7 @@ export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels)
     case 'drierLast':
       return 'The system was opened and nothing is said of the drier. Change it last before the vacuum, or say why not.';
     case 'holdBeforeVacuum':
-      return 'It was opened and has not stood under pressure. A vacuum alone proves little: hold it first.';
+      return 'It was opened and has not stood under pressure. A vacuum alone proves little: test it under pressure first.';
     case 'vacuumBeforeCharge':
       return 'It was opened and neither evacuated nor said to need none.';
     case 'valveShut':

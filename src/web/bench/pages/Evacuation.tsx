@@ -99,9 +99,9 @@ export default function Evacuation() {
               ]}
             />
           </div>
-          <p className="mb-1 font-semibold">School</p>
+          <p className="mb-1 font-semibold">Way of working</p>
           <Choices
-            label="School"
+            label="Way of working"
             value={form.choice.school}
             onChange={(value) => form.choose('school', value)}
             choices={[

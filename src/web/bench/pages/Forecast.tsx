@@ -43,17 +43,18 @@ export default function Forecast() {
         <>
           <p className="mb-3 text-soft">
             Each machine leaks on as its last three fillings say, give or take how much they differ. Short
-            means below 80 % of its full charge; over means that filling it up would exceed its threshold.
+            means below 80 % of its full charge; over means that filling it up would exceed its limit.
           </p>
-          <p className="mb-1 font-semibold">Draws for each machine</p>
+          <p className="mb-1 font-semibold">Runs for each machine</p>
           <Choices
-            label="Draws for each machine"
+            label="Runs for each machine"
             value={draws}
             onChange={setDraws}
             choices={DRAWS.map((each) => ({ value: String(each), words: each.toLocaleString('en-US') }))}
           />
           <p className="mb-3 text-soft">
-            Seed {String(seed)}: the same seed gives the same forecast.{' '}
+            Run {String(seed - FIRST_SEED + 1)} of the same machines: chance falls out a little differently
+            each time.{' '}
             <button
               type="button"
               className="min-h-11 cursor-pointer font-semibold text-green underline underline-offset-4"
@@ -75,7 +76,7 @@ export default function Forecast() {
               {String(known.length)} of {String(rows.length)} machines have a full charge and gas added on
               weighed days; the others give no forecast.
             </p>
-            <WorkProgress work={work} words="Drawing" onStop={stop} onAgain={start} />
+            <WorkProgress work={work} words="Running" onStop={stop} onAgain={start} />
             {known.length === 0 && (
               <Empty title="No machine has a history to forecast from">
                 Set its full charge and log gas by weight; two fillings are enough.

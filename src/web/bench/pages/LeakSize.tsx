@@ -20,7 +20,7 @@ const SPECS = {
   mass: { label: 'Refrigerant a year', dimension: 'massRate', example: 0.9 / YEAR_S },
   throughput: { label: 'Leak at work', dimension: 'throughput', example: 1e-5 },
   bubbles: { label: 'Bubbles', dimension: 'bubbleRate', example: 1 / 40 },
-  hold: { label: 'Fall in the hold', dimension: 'pressureRate', example: PSI / 3600 },
+  hold: { label: 'Fall in the pressure test', dimension: 'pressureRate', example: PSI / 3600 },
   vacuum: { label: 'Rise under vacuum', dimension: 'vacuumRate', example: (50 * 0.1333223684) / 60 },
   fullCharge: { label: 'Full charge', dimension: 'mass', start: 10 * 0.45359237 },
   working: {
@@ -30,13 +30,18 @@ const SPECS = {
   },
   bubble: { label: 'Bubble', dimension: 'length', unit: { us: 'mm', metric: 'mm' }, start: 0.002 },
   volume: {
-    label: 'Volume in hold and vacuum',
+    label: 'Volume in pressure test and vacuum',
     dimension: 'volume',
     unit: { us: 'L', metric: 'L' },
     start: 0.02,
   },
-  test: { label: 'Nitrogen in the hold', dimension: 'pressure', start: 101_325 + 150 * PSI },
-  stood: { label: 'The hold stands', dimension: 'duration', unit: { us: 'h', metric: 'h' }, start: 86_400 },
+  test: { label: 'Nitrogen in the pressure test', dimension: 'pressure', start: 101_325 + 150 * PSI },
+  stood: {
+    label: 'The pressure test stands',
+    dimension: 'duration',
+    unit: { us: 'h', metric: 'h' },
+    start: 86_400,
+  },
   division: { label: 'Division of the gauge', dimension: 'pressureDifference', start: PSI },
 } as const;
 const ASSUMED = ['fullCharge', 'working', 'bubble', 'volume', 'test', 'stood', 'division'] as const;
@@ -146,7 +151,7 @@ function AllViews({ views }: { views: LeakViews }) {
     ['Throughput', text('throughput', views.throughput, 'Pa·m³/s'), true],
     ['', text('throughput', views.throughput, 'mbar·L/s'), true],
     ['Bubbles under soap', text('bubbleRate', views.bubbles, 'bubbles/min'), false],
-    ['Fall in the hold', text('pressureRate', views.hold, 'psi/h'), false],
+    ['Fall in the pressure test', text('pressureRate', views.hold, 'psi/h'), false],
     ['Rise under vacuum', text('vacuumRate', views.vacuum, 'micron/min'), false],
   ];
   return (

@@ -96,7 +96,7 @@ export default function PumpDown() {
               fields={form.fields}
               choices={form.choice}
               summary={({ seconds }) =>
-                `Pump-down of ${show('volume', si.volume)} to ${show('vacuum', si.goal)}: about ${show('duration', seconds)}`
+                `Pull-down of ${show('volume', si.volume)} to ${show('vacuum', si.goal)}: about ${show('duration', seconds)}`
               }
               result={({ seconds, arriving }) => ({ seconds, arriving })}
               below={(value) => (
@@ -174,7 +174,7 @@ function Sets({
         </tbody>
       </table>
       <LazyCurves
-        label="Pump-down by hose set"
+        label="Pull-down by hose set"
         x={{ name: 'Time', unit: 'min' }}
         y={{ name: 'Vacuum', unit: unit === 'micron' ? 'microns' : unit, log: true }}
         curves={rows.map((row, index) => ({

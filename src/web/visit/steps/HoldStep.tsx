@@ -58,7 +58,7 @@ function Hold() {
     const found = (entry as { conditions?: { section?: string } } | null)?.conditions;
     if (!found) return { error: Object.values(errors)[0] ?? 'The conditions cannot be read.' };
     if (!found.section)
-      return { error: 'Name the section under test: one hold says nothing of another section.' };
+      return { error: 'Name the section under test: one test says nothing of another section.' };
     return { fields: { conditions: { ...found, method: 'gauge' } } };
   };
   return (

@@ -18,7 +18,7 @@ import { SoFar } from './Read';
 const VERDICT: NoteForm = {
   kind: NOTES.judgement.kind,
   tool: 'judgement',
-  title: 'Verdict',
+  title: 'Diagnosis',
   about: 'Yours, in your words; the shares above are kept beside it.',
   fields: [{ key: 'verdict', label: 'What is wrong with it', type: 'long' }],
   fixed: { tool: 'judgement', causes: {} },
@@ -80,11 +80,11 @@ export function JudgeStep() {
               <NoteCard
                 name="verdict"
                 spec={VERDICT}
-                save="Save the verdict"
+                save="Save the diagnosis"
                 alter={(entry) => [carrying(entry, { causes: shares })]}
               />
               <p className="text-soft">
-                A help to think, not a verdict of its own. Confirm before you open or add anything.
+                A help to think, not a diagnosis of its own. Confirm before you open or add anything.
               </p>
             </>
           );

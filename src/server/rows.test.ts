@@ -1,0 +1,206 @@
+/** Rows put right: sealed with the entries, with their reason and history, and what hangs on them judged anew. */
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sql } from 'drizzle-orm';
+import * as api from '../contract/api';
+import { rowAnswer } from '../contract/rows';
+import { readLogbook } from '../core/logbook/logbook';
+import type { Revision } from '../core/logbook/tables';
+import { type ServedStory, serveStory } from '../demo/servedStory';
+import { systemClock } from './clock';
+import { exportLogbook, loadLogbook } from './logbooks';
+import { openServices } from './services';
+
+const TODAY = '2026-11-23';
+let story: ServedStory;
+
+beforeAll(async () => {
+  story = await serveStory(TODAY);
+}, 60_000);
+afterAll(() => story.close());
+
+type Row = Record<string, unknown> & { id: string };
+const rowOf = async (table: string, id: string) => rowAnswer.parse(await story.get(`/rows/${table}/${id}`));
+const change = async (table: string, row: Row, rest: object = {}) => {
+  const answer = await story.post('/rows', { changes: [{ table, id: row.id, row }], by: 'odalys', ...rest });
+  return { ...answer, body: answer.body as unknown as api.ProblemDocument & { machines: string[] } };
+};
+const machine = async (id: string) => api.machineAnswer.parse(await story.get(`/machines/${id}`));
+
+describe('a machine is put right', () => {
+  it('its first refrigerant with a reason, and its duties follow at once', async () => {
+    const { row } = await rowOf('appliances', 'flower-1');
+    const before = await machine('flower-1');
+    expect(before.standing.packs).toContain('us-hfc');
+    const wrong = { ...(row as Row), refrigerant: 'R-290' };
+    const refused = await change('appliances', wrong);
+    expect([refused.status, refused.body.errors?.[0]?.path]).toEqual([422, '$.why']);
+    expect((await change('appliances', wrong, { why: 'nameplate misread' })).body.machines).toEqual([
+      'flower-1',
+    ]);
+    const after = await machine('flower-1');
+    expect([after.appliance.refrigerant, after.standing.packs]).toEqual(['R-290', ['house']]);
+    const { revisions } = await rowOf('appliances', 'flower-1');
+    expect(revisions.at(-1)).toMatchObject({
+      table: 'appliances',
+      by: 'odalys',
+      why: 'nameplate misread',
+      row: { refrigerant: 'R-290' },
+    });
+    // Undone by writing the earlier row again: both stand in the history.
+    await change('appliances', row as Row, { why: 'undone at once by its writer' });
+    expect((await machine('flower-1')).standing).toEqual(before.standing);
+    expect((await rowOf('appliances', 'flower-1')).revisions).toHaveLength(revisions.length + 1);
+  });
+
+  it('a name needs no reason, the same row again changes nothing, a taken name is refused', async () => {
+    const { row, revisions } = await rowOf('appliances', 'flower-2');
+    const renamed = { ...(row as Row), name: 'tulip cooler' };
+    expect((await change('appliances', renamed)).status).toBe(201);
+    expect((await change('appliances', renamed)).status).toBe(201);
+    expect((await rowOf('appliances', 'flower-2')).revisions).toHaveLength(revisions.length + 1);
+    const { row: other } = await rowOf('appliances', 'flower-1');
+    const taken = await change('appliances', { ...(other as Row), name: 'Tulip Cooler ' });
+    expect([taken.status, taken.body.errors?.[0]?.path]).toEqual([422, '$.row.name']);
+  });
+
+  it('moves to another site and loses nothing of its past', async () => {
+    const before = await machine('rack-b');
+    const moved = { ...before.appliance, siteId: 'flower-exchange', serves: [] };
+    const { row: site } = await rowOf('sites', before.appliance.siteId);
+    expect(site).toMatchObject({ name: 'Almery Fish Hall' });
+    const sites = api.sitesAnswer.parse(await story.get('/sites'));
+    const target = sites.find((each) => each.name === 'Saffron Quay Flower Exchange');
+    expect((await change('appliances', { ...moved, siteId: target?.id ?? '' }, { why: 'sold' })).status).toBe(
+      201,
+    );
+    const after = await machine('rack-b');
+    expect(after.site.id).toBe(target?.id);
+    expect(after.entries).toEqual(before.entries);
+    expect(after.standing.additions).toHaveLength(before.standing.additions.length);
+    await change('appliances', before.appliance, { why: 'undone' });
+  });
+});
+
+describe('a site is put right', () => {
+  it('its packs judge every machine of it anew, and only those', async () => {
+    const { row } = await rowOf('sites', 'fish-hall');
+    const bare = { ...(row as Row), packs: ['house'] };
+    const { body } = await change('sites', bare, { why: 'moved out of the federal rules' });
+    const machines = api.machinesAnswer.parse(await story.get('/machines'));
+    expect(body.machines.sort()).toEqual(
+      machines
+        .filter((each) => each.siteId === 'fish-hall')
+        .map((each) => each.appliance.id)
+        .sort(),
+    );
+    expect((await machine('rack-a')).standing.packs).toEqual(['house']);
+    await change('sites', row as Row, { why: 'undone' });
+  });
+
+  it('what another changed meanwhile is not written over', async () => {
+    const { row, revisions } = await rowOf('sites', 'fish-hall');
+    const hash = revisions.at(-1)?.seal?.hash;
+    await change('sites', { ...(row as Row), access: 'porter has the key' });
+    const late = await story.post('/rows', {
+      changes: [{ table: 'sites', id: 'fish-hall', row: { ...row, access: 'key in the box' }, after: hash }],
+      by: 'ike',
+    });
+    expect([late.status, String(late.body['title'])]).toEqual([
+      409,
+      expect.stringContaining('Odalys Brandt'),
+    ]);
+    expect((await rowOf('sites', 'fish-hall')).row).toMatchObject({ access: 'porter has the key' });
+  });
+});
+
+describe('every table', () => {
+  it.each([
+    ['people', { id: 'new', name: 'Nim Ardley', certificates: [{ scheme: '608', number: 'N-1' }] }, {}],
+    ['owners', { id: 'o9', name: 'Quayside Holdings' }, { address: 'Quay 1' }],
+    ['spaces', { id: 'new-room', siteId: 'fish-hall', name: 'crab room' }, { name: 'crab and eel room' }],
+    ['cylinders', { id: 'b99', serial: 'B-99', refrigerant: 'R-448A' }, { scrappedOn: '2026-11-20' }],
+    ['instruments', { id: 'g2', name: 'gauge 2', dimension: 'pressure', offset: 0 }, { offset: 500 }],
+  ] as [string, Row, object][])(
+    '%s: added, changed with a reason, kept with both versions',
+    async (table, row, rest) => {
+      expect((await change(table, row)).status).toBe(201);
+      expect((await change(table, { ...row, ...rest }, { why: 'looked again' })).status).toBe(201);
+      const { row: present, revisions } = await rowOf(table, row.id);
+      expect(present).toMatchObject(rest);
+      expect(revisions.map((each: Revision) => each.why)).toEqual(
+        Object.keys(rest).length > 0 ? [null, 'looked again'] : [null],
+      );
+      const { status, body } = await change(table, { ...row, nonsense: 1 } as Row, { why: 'x' });
+      if (table !== 'instruments') expect([status, body.errors?.[0]?.path]).toEqual([422, '$.row.nonsense']);
+    },
+  );
+
+  it('a machine that cools a room of another site, and a bottle with a serial of another, are refused', async () => {
+    const { row } = await rowOf('appliances', 'flower-1');
+    expect((await change('appliances', { ...(row as Row), serves: ['new-room'] })).status).toBe(422);
+    const twin = await change('cylinders', { id: 'b100', serial: 'b-99', refrigerant: 'R-448A' });
+    expect(twin.body.errors?.[0]?.path).toBe('$.row.serial');
+    expect((await story.post('/rows', { changes: [{ table: 'dragons', id: 'x', row: {} }] })).status).toBe(
+      422,
+    );
+    expect((await fetch(`${story.base}/rows/sites/nowhere`)).status).toBe(404);
+  });
+});
+
+it('a company-wide list says who changed what, newest first, page by page, each once', async () => {
+  const seen: number[] = [];
+  let before: number | null = null;
+  do {
+    const page = api.changesAnswer.parse(
+      await story.get(before === null ? '/changes' : `/changes?before=${String(before)}`),
+    );
+    seen.push(...page.changes.map((each) => each.sequence));
+    ({ before } = page);
+  } while (before !== null && seen.length < 300);
+  expect(new Set(seen).size).toBe(seen.length);
+  expect(seen).toEqual([...seen].sort((a, b) => b - a));
+  const [latest] = api.changesAnswer.parse(await story.get('/changes')).changes;
+  expect(latest?.revision).toMatchObject({ by: 'odalys' });
+  expect((await fetch(`${story.base}/changes?before=soon`)).status).toBe(422);
+});
+
+describe('the chain', () => {
+  const verified = async () => api.verifyAnswer.parse(await story.get('/verify'));
+
+  it('covers entries, rows and the company’s own figures', async () => {
+    await story.post('/rules/amendments', {
+      pack: 'us-hfc',
+      figure: ['chronic', 'percent'],
+      from: '2026-12-01',
+      value: 100,
+      reason: 'house policy',
+      by: 'Odalys Brandt',
+    });
+    const { intact, revisions, alteredRows } = await verified();
+    expect([intact, alteredRows]).toEqual([true, []]);
+    expect(revisions).toBeGreaterThan(130);
+  });
+
+  it('comes back whole from its own export, with its history', async () => {
+    const exported = JSON.parse(JSON.stringify(await exportLogbook(story.services.store))) as unknown;
+    const read = readLogbook(exported);
+    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
+    const clock = systemClock(TODAY);
+    const again = await openServices(':memory:', clock);
+    await loadLogbook(again.store, again.judging, clock, read.value);
+    expect(JSON.parse(JSON.stringify(await exportLogbook(again.store)))).toEqual(exported);
+    again.close();
+  }, 60_000);
+
+  it('shows a row that was altered behind its back', async () => {
+    const { db } = story.services.store.database;
+    await db.run(
+      sql`update cylinders set document = json_set(document, '$.tare.value', 9) where id = 'bottle-5'`,
+    );
+    expect(await verified()).toMatchObject({
+      intact: false,
+      brokenAt: null,
+      alteredRows: [{ table: 'cylinders', id: 'bottle-5' }],
+    });
+  });
+});

@@ -1,0 +1,148 @@
+/** Gas: the bottles, by what they hold, with what the logbook knows of them; added, put right, scrapped. */
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { Cylinder } from '../../core/logbook/tables';
+import { dayOf } from '../../core/quantity/day';
+import { useBottles, useCylinders, useOwners, useToday } from '../data/queries';
+import { useTable } from '../data/useTable';
+import { bottleFlowWords } from '../machine/BottleList';
+import { Button } from '../parts/Button';
+import { Empty, Loaded, Page, Section } from '../parts/Page';
+import { HistorySheet } from '../rows/RowHistory';
+import { RowSheet } from '../rows/RowSheet';
+import { PURPOSE_WORDS } from '../words/codes';
+import { dateWords } from '../words/dates';
+import { massWords } from '../words/entry';
+
+export function GasPage() {
+  const bottles = useCylinders();
+  const [adding, setAdding] = useState<string | null>(null);
+  const [scrapped, setScrapped] = useState(false);
+  return (
+    <Page
+      title="Gas"
+      subtitle="Bottles: what they hold, where they are, what went in and out by the logbook."
+      main={
+        <Button weight="main" onClick={() => setAdding(uuidv7())}>
+          Add a bottle
+        </Button>
+      }
+    >
+      <Loaded query={bottles}>
+        {(rows) => {
+          const shown = rows.filter((each) => scrapped || each.scrappedOn == null);
+          const gases = [...new Set(shown.map((each) => each.refrigerant))].sort();
+          const gone = rows.length - rows.filter((each) => each.scrappedOn == null).length;
+          return (
+            <>
+              {rows.length === 0 && (
+                <Empty title="No bottle yet">
+                  Each bottle has a serial, a tare and a water capacity; then every gram into and out of it is
+                  told, and no recovery bottle is filled beyond 80 %.
+                </Empty>
+              )}
+              {gases.map((gas) => (
+                <Holding key={gas} gas={gas} bottles={shown.filter((each) => each.refrigerant === gas)} />
+              ))}
+              {gone > 0 && (
+                <Button weight="quiet" onClick={() => setScrapped(!scrapped)}>
+                  {scrapped ? 'Hide scrapped bottles' : `Show ${String(gone)} scrapped`}
+                </Button>
+              )}
+            </>
+          );
+        }}
+      </Loaded>
+      {adding !== null && (
+        <RowSheet
+          table="cylinders"
+          id={adding}
+          fresh={{ id: adding, refrigerant: 'R-448A' }}
+          onClose={() => setAdding(null)}
+        />
+      )}
+    </Page>
+  );
+}
+
+function Holding({ gas, bottles }: { gas: string; bottles: readonly Cylinder[] }) {
+  const flows = useBottles(gas).data;
+  const table = useTable(gas).data ?? null;
+  const owners = useOwners().data ?? [];
+  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const [opened, setOpened] = useState<{ bottle: Cylinder; how: 'change' | 'history' } | null>(null);
+  return (
+    <Section title={gas} aside={<span className="text-soft">{bottles.length}</span>}>
+      <ul>
+        {bottles.map((bottle) => {
+          const flow = flows?.find((each) => each.cylinderId === bottle.id);
+          const late = bottle.retestOn != null && today !== null && dayOf(bottle.retestOn) < today;
+          const owner = owners.find((each) => each.id === bottle.ownerId)?.name ?? bottle.ownerId;
+          return (
+            <li key={bottle.id} className="rule-b flex flex-wrap items-center gap-x-4 py-2">
+              <div className="min-w-0 flex-1 basis-64">
+                <p>
+                  <span className="font-semibold">{bottle.serial}</span>{' '}
+                  <span className="text-soft">
+                    {[
+                      bottle.purpose ? PURPOSE_WORDS[bottle.purpose] : 'purpose not recorded',
+                      bottle.place,
+                      owner && `of ${owner}`,
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')}
+                  </span>
+                </p>
+                <p className="text-soft">
+                  {bottle.tare ? `tare ${massWords(bottle.tare, 'kilograms')}` : 'tare not recorded'},{' '}
+                  {bottle.waterCapacityL == null
+                    ? 'water capacity not recorded'
+                    : `${String(bottle.waterCapacityL)} L`}
+                  {flow && ` · ${bottleFlowWords(bottle, flow, table, 'pounds')}`}
+                </p>
+                {bottle.retestOn != null && (
+                  <p className={late ? 'font-semibold text-brick' : 'text-soft'}>
+                    {late ? '▲ retest was due ' : 'retest due '}
+                    {dateWords(bottle.retestOn)}
+                  </p>
+                )}
+                {bottle.scrappedOn != null && (
+                  <p className="text-soft">✕ scrapped {dateWords(bottle.scrappedOn)}</p>
+                )}
+              </div>
+              <div className="flex">
+                <Button
+                  weight="quiet"
+                  className="px-2"
+                  aria-label={`Change bottle ${bottle.serial}`}
+                  onClick={() => setOpened({ bottle, how: 'change' })}
+                >
+                  Change
+                </Button>
+                <Button
+                  weight="quiet"
+                  className="px-2"
+                  aria-label={`History of bottle ${bottle.serial}`}
+                  onClick={() => setOpened({ bottle, how: 'history' })}
+                >
+                  History
+                </Button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      {opened?.how === 'change' && (
+        <RowSheet table="cylinders" id={opened.bottle.id} onClose={() => setOpened(null)} />
+      )}
+      {opened?.how === 'history' && (
+        <HistorySheet
+          table="cylinders"
+          id={opened.bottle.id}
+          title={opened.bottle.serial}
+          onClose={() => setOpened(null)}
+        />
+      )}
+    </Section>
+  );
+}

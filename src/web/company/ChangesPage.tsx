@@ -1,0 +1,115 @@
+/** Everything that was written, newest first: who, when it was written, on which day it counts, and what. */
+import type { UseQueryResult } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import type { Change } from '../../contract/api';
+import type { Entry } from '../../core/logbook/entry';
+import { useWriter } from '../app/writer';
+import { useChanges } from '../data/queries';
+import { Button } from '../parts/Button';
+import { Empty, Loaded, Page } from '../parts/Page';
+import { fieldChanges, rowTitle } from '../rows/rowWords';
+import { useRowNames } from '../rows/useRowNames';
+import { entryTitle, noteWords } from '../visit/noteWords';
+import { dateWords, instantWords } from '../words/dates';
+
+export function ChangesPage() {
+  const query = useChanges();
+  const changes = query.data?.pages.flatMap((page) => page.changes) ?? [];
+  return (
+    <Page
+      title="Who changed what"
+      subtitle="Entries, corrections and changes of rows, as they were written, the latest first."
+    >
+      {query.data ? (
+        changes.length === 0 ? (
+          <Empty title="Nothing was written yet">
+            Every entry and every change of a row stands here, with who wrote it and when.
+          </Empty>
+        ) : (
+          <>
+            <ol>
+              {changes.map((change) => (
+                <ChangeLine key={change.sequence} change={change} />
+              ))}
+            </ol>
+            {query.hasNextPage && (
+              <Button
+                className="mt-3"
+                disabled={query.isFetchingNextPage}
+                onClick={() => void query.fetchNextPage()}
+              >
+                {query.isFetchingNextPage ? 'Reading…' : 'Show earlier ones'}
+              </Button>
+            )}
+          </>
+        )
+      ) : (
+        <Loaded query={query as UseQueryResult<never>}>{() => null}</Loaded>
+      )}
+    </Page>
+  );
+}
+
+function ChangeLine({ change }: { change: Change }) {
+  const { people } = useWriter();
+  const { entry, revision } = change;
+  const by = entry?.by ?? revision?.by;
+  const at = entry?.recordedAt ?? revision?.recordedAt;
+  return (
+    <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[11rem_minmax(0,1fr)]">
+      <p className="text-soft">
+        {at ? instantWords(at) : 'not recorded when'}
+        <span className="block">
+          {people.find((each) => each.id === by)?.name ?? by ?? 'not recorded who'}
+        </span>
+      </p>
+      {entry ? <EntryChange change={change} entry={entry} /> : <RowChangeWords change={change} />}
+    </li>
+  );
+}
+
+function EntryChange({ change: { machineName, siteName }, entry }: { change: Change; entry: Entry }) {
+  return (
+    <div className="min-w-0">
+      <p>
+        <span className="font-semibold">{entryTitle(entry)}</span>{' '}
+        {entry.kind === 'void' ? '' : noteWords(entry, 'pounds')}
+        {entry.supersedes && (
+          <span className="text-ochre">
+            {' '}
+            {entry.kind === 'void' ? 'voids' : 'corrects'} an earlier entry: {entry.correctionReason}
+          </span>
+        )}
+      </p>
+      <p className="text-soft">
+        {machineName !== '' && entry.applianceId != null && (
+          <>
+            <Link
+              className="text-green underline underline-offset-4"
+              to={`/machines/${encodeURIComponent(entry.applianceId)}`}
+            >
+              {machineName}
+            </Link>
+            , {siteName} ·{' '}
+          </>
+        )}
+        counts on {dateWords(entry.on)}
+      </p>
+    </div>
+  );
+}
+
+function RowChangeWords({ change: { revision } }: { change: Change }) {
+  const names = useRowNames();
+  if (!revision) return null;
+  const said = fieldChanges(revision.table, null, revision.row, names);
+  return (
+    <div className="min-w-0">
+      <p className="font-semibold">Record of {rowTitle(revision)}</p>
+      {revision.why && <p>Why: {revision.why}</p>}
+      <p className="break-words text-soft">
+        as of then: {said.map((each) => `${each.label.toLowerCase()} ${each.after}`).join('; ')}
+      </p>
+    </div>
+  );
+}
