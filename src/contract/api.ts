@@ -178,6 +178,9 @@ export const changesAnswer = z.object({
       revision: revisionRow.nullable(),
       machineName: z.string(),
       siteName: z.string(),
+      massSystem,
+      /** what the leaks of its machine are called, by id */
+      leaks: z.record(z.string(), z.string()),
     }),
   ),
   /** ask for what came before this; null: that was all */

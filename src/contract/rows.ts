@@ -81,3 +81,14 @@ export const rowsChanged = z.object({ revisions: z.array(revisionRow), machines:
 
 /** A row as it is and as it was, the latest last. */
 export const rowAnswer = z.object({ row: z.looseObject({}), revisions: z.array(revisionRow) });
+
+/** By what a company's own figure is known among the revisions: pack, figure, and the day from which it holds. */
+export const figureId = ({
+  pack,
+  figure,
+  from,
+}: {
+  pack: string;
+  figure: readonly (string | number)[];
+  from: string;
+}): string => [pack, figure.join('.'), from].join(' ');

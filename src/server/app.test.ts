@@ -103,20 +103,29 @@ describe('the API', () => {
   });
 
   it('takes a new person once by name', async () => {
-    expect((await post('/people', { id: 'new-person', name: 'Linnea Orr' })).status).toBe(201);
-    expect((await post('/people', { id: 'other', name: ' linnea orr ' })).body.errors?.[0]?.path).toBe(
-      '$.name',
-    );
-    expect((await post('/people', { id: 'nameless', name: ' ' })).body.errors?.[0]?.path).toBe('$.name');
+    const person = (id: string, name: string) =>
+      post('/rows', { changes: [{ table: 'people', id, row: { id, name } }] });
+    expect((await person('new-person', 'Linnea Orr')).status).toBe(201);
+    expect((await person('other', ' linnea orr ')).body.errors?.[0]?.path).toBe('$.row.name');
+    expect((await person('nameless', ' ')).body.errors?.[0]?.path).toBe('$.row.name');
     expect(
       api.peopleAnswer.parse(await get('/people')).filter((each) => each.name === 'Linnea Orr'),
     ).toHaveLength(1);
   });
 
-  it('changes a method and a figure from a day on, once, and refuses the same day again', async () => {
-    const change = { from: '2026-11-10', method: 'rolling' };
-    expect((await post('/sites/flowers/method', change)).status).toBe(201);
-    expect((await post('/sites/flowers/method', change)).body.errors?.[0]?.path).toBe('$.from');
+  it('changes a method and a figure from a day on, and refuses the same day twice', async () => {
+    const { row } = (await get('/rows/sites/flowers')) as { row: Record<string, unknown> };
+    const rolling = { from: '2026-11-10', method: 'rolling' };
+    const methods = row['leakRateMethod'] as object[];
+    const change = (leakRateMethod: object[]) =>
+      post('/rows', {
+        changes: [{ table: 'sites', id: 'flowers', row: { ...row, leakRateMethod } }],
+        why: 'one way of working for the whole company',
+      });
+    expect((await change([...methods, rolling, rolling])).body.errors?.[0]?.path).toBe(
+      '$.row.leakRateMethod',
+    );
+    expect((await change([...methods, rolling])).status).toBe(201);
     const own = {
       pack: 'us-hfc',
       figure: ['threshold', 'commercialRefrigeration'],

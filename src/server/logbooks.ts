@@ -2,7 +2,7 @@
 import canonicalize from 'canonicalize';
 import { z } from 'zod';
 import type { verifyAnswer } from '../contract/api';
-import { COMPANY_ID, ROW_TABLES, type RowTable } from '../contract/rows';
+import { COMPANY_ID, ROW_TABLES, type RowTable, figureId } from '../contract/rows';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
 import type { Entry } from '../core/logbook/entry';
 import type { Revision } from '../core/logbook/tables';
@@ -167,14 +167,3 @@ export async function verifyChain(store: Store): Promise<z.infer<typeof verifyAn
     alteredRows,
   };
 }
-
-/** By what a company's own figure is known among the revisions: pack, figure, and the day from which it holds. */
-export const figureId = ({
-  pack,
-  figure,
-  from,
-}: {
-  pack: string;
-  figure: readonly (string | number)[];
-  from: string;
-}): string => [pack, figure.join('.'), from].join(' ');

@@ -8,6 +8,7 @@ import {
   type RowOf,
   type RowTable,
   changedFields,
+  figureId,
   wantsWhy,
 } from '../contract/rows';
 import { type Problem, problemsOf } from '../core/logbook/problems';
@@ -93,6 +94,15 @@ export class Rows {
               { by: null, why: 'as it stood when rows began to be sealed' },
             ),
           );
+      for (const { recordedAt, ...amendment } of await this.store.amendments())
+        revisions.push({
+          table: 'figures',
+          id: figureId(amendment),
+          row: amendment,
+          recordedAt,
+          by: amendment.by,
+          why: amendment.reason,
+        });
       await this.store.batch((await this.store.sealed([], revisions)).statements);
     });
   }

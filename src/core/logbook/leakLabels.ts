@@ -59,5 +59,6 @@ function firstFree(taken: ReadonlySet<string>): string {
 /** The label of the next leak that is made. */
 export const nextLeakLabel = (labels: LeakLabels): string => firstFree(new Set(labels.values()));
 
-/** What people call a leak; an id that no entry named stands for itself. */
-export const labelOf = (labels: LeakLabels, leakId: string): string => labels.get(leakId) ?? leakId;
+/** What people call a leak; an older id that no entry named stands for itself, one made by machine for nothing. */
+export const labelOf = (labels: LeakLabels, leakId: string): string =>
+  labels.get(leakId) ?? (UUID.test(leakId) ? 'without a name here' : leakId);

@@ -18,6 +18,10 @@ export function massSystemOf(site: Pick<Site, 'packs'>, charged: MassUnit | null
   return site.packs.some((id) => SHIPPED_PACKS[id].weighs === 'kilograms') ? 'kilograms' : 'pounds';
 }
 
+/** In which units pressures, temperatures and lengths are read: those of the place, whatever the machine is weighed in. */
+export const unitSystemOf = (site: Pick<Site, 'packs'>): 'us' | 'metric' =>
+  massSystemOf(site) === 'kilograms' ? 'metric' : 'us';
+
 /** The unit of a bare number: grams or ounces only where the machine is charged in them. */
 export const bareUnit = (system: MassSystem, charged: MassUnit | null = null): MassUnit =>
   charged ?? (system === 'kilograms' ? 'kg' : 'lb');

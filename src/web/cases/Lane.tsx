@@ -52,7 +52,7 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
           {day}
           <p>
             <span className="font-semibold">{ENTRY_WORDS[step.entry.kind]}</span>{' '}
-            {entryWords(step.entry, system)}
+            {entryWords(step.entry, system, view.names)}
           </p>
         </>
       );

@@ -4,13 +4,14 @@ import { Link } from 'react-router';
 import type { Change } from '../../contract/api';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../app/writer';
-import { useChanges } from '../data/queries';
+import { useChanges, useCylinders } from '../data/queries';
 import { Button } from '../parts/Button';
 import { Empty, Loaded, Page } from '../parts/Page';
 import { fieldChanges, rowTitle } from '../rows/rowWords';
 import { useRowNames } from '../rows/useRowNames';
 import { entryTitle, noteWords } from '../visit/noteWords';
 import { dateWords, instantWords } from '../words/dates';
+import { type Names, NO_NAMES } from '../words/names';
 
 export function ChangesPage() {
   const query = useChanges();
@@ -68,12 +69,15 @@ function ChangeLine({ change }: { change: Change }) {
   );
 }
 
-function EntryChange({ change: { machineName, siteName }, entry }: { change: Change; entry: Entry }) {
+function EntryChange({ change, entry }: { change: Change; entry: Entry }) {
+  const { machineName, siteName, massSystem, leaks } = change;
+  const bottles = new Map((useCylinders().data ?? []).map((each) => [each.id, each.serial]));
+  const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles };
   return (
     <div className="min-w-0">
       <p>
         <span className="font-semibold">{entryTitle(entry)}</span>{' '}
-        {entry.kind === 'void' ? '' : noteWords(entry, 'pounds')}
+        {entry.kind === 'void' ? '' : noteWords(entry, massSystem, names)}
         {entry.supersedes && (
           <span className="text-ochre">
             {' '}

@@ -79,11 +79,7 @@ function WriteForm({
   const [tried, setTried] = useState(false);
   const [error, setError] = useState<Error | null>(null);
   const charged = chargedUnit(standing.history);
-  const place = placeOf(
-    bareUnit(massSystemOf(machine.site, charged), charged),
-    machine.site.altitudeM,
-    labels,
-  );
+  const place = placeOf(bareUnit(massSystemOf(machine.site, charged), charged), machine.site, labels);
   const frame = {
     id,
     kind: request.kind,

@@ -149,7 +149,7 @@ describe.each(ALL)('%s', (_name, kind, spec) => {
           spec,
           again,
           { ...FRAME, kind, on: entry.on, note: 'looked again', corrected: { entry, values: first } },
-          placeOf('lb'),
+          placeOf('lb', { packs: ['us-hfc'], altitudeM: null }),
           dayOf(TODAY),
         );
         // What was never right (a date beyond its form, a reason that is missing) may still be refused.

@@ -24,7 +24,7 @@ const frame = {
   correctionReason: '',
 };
 /** 1,600 m up: 83.5 kPa. */
-const HIGH: FormPlace = { ...placeOf('lb'), atmosphere: 83_524 };
+const HIGH: FormPlace = { ...placeOf('lb', { packs: ['us-hfc'], altitudeM: null }), atmosphere: 83_524 };
 const made = (spec: FormSpec, values: object, place: FormPlace = HIGH, rest: object = {}) =>
   madeOf(
     spec,

@@ -5,6 +5,8 @@ import { type LeakLabels, nextLeakLabel } from '../../core/logbook/leakLabels';
 import { entryProblems } from '../../core/logbook/logbook';
 import { GAUGE_UNITS } from '../../core/quantity/units';
 import { problemsOf } from '../../core/logbook/problems';
+import type { Site } from '../../core/logbook/tables';
+import { unitSystemOf } from '../../core/rules/massSystem';
 import { dayOf } from '../../core/quantity/day';
 import type { Mass, MassUnit } from '../../core/quantity/mass';
 import type { Standing } from '../../core/rules/standing';
@@ -48,13 +50,13 @@ export const leakDraftOf = (value: unknown, labels: LeakLabels): LeakDraft => {
 
 export function placeOf(
   mass: MassUnit,
-  altitudeM: number | null | undefined = null,
+  site: Pick<Site, 'packs' | 'altitudeM'>,
   labels: LeakLabels = new Map(),
 ): FormPlace {
-  const air = atmosphereAt(altitudeM ?? 0);
+  const air = atmosphereAt(site.altitudeM ?? 0);
   return {
     mass,
-    system: mass === 'kg' || mass === 'g' ? 'metric' : 'us',
+    system: unitSystemOf(site),
     atmosphere: air.ok ? air.value : SEA_LEVEL_PA,
     instruments: [],
     labels,

@@ -32,7 +32,7 @@ const FILLED: Record<Exclude<EntryKind, 'void'>, [fields: object, shown: string[
       confirmedBy: 'Ike',
       sizeGuess: 'a pea',
     },
-    ['k1', 'room2.flareNut', 'nut', 'roof', 'bubbles', 'dye', 'Ike', 'a pea'],
+    ['k1', 'flare nut', 'nut', 'roof', 'bubbles', 'dye', 'Ike', 'a pea'],
   ],
   leakRepaired: [
     {

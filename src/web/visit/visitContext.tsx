@@ -3,7 +3,6 @@ import { type ReactNode, createContext, useCallback, useContext, useMemo, useSta
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
-import { atmosphereAt } from '../../core/quantity/atmosphere';
 import type { LayoutName } from '../../core/visit/circuit/layouts';
 import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leakStory';
@@ -12,7 +11,7 @@ import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../app/writer';
 import { useInstruments } from '../data/queries';
 import { useWriting } from '../entries/useWriting';
-import type { FormPlace } from '../entries/formValues';
+import { type FormPlace, placeOf } from '../entries/formValues';
 import type { MachineView } from '../machine/machineView';
 import { layoutOf, mapOf } from './layout';
 import { keepDay, keptDay } from './visitDay';
@@ -62,12 +61,12 @@ export function VisitProvider({
   const { person } = useWriter();
   const writing = useWriting();
   const instruments = useInstruments().data;
-  const { machine, standing, system, today } = view;
+  const { machine, standing, today } = view;
   const [day, setDayState] = useState(() => keptDay(visitId, today));
-  const atmosphere = useMemo(() => {
-    const air = atmosphereAt(machine.site.altitudeM ?? 0);
-    return air.ok ? air.value : 101_325;
-  }, [machine.site.altitudeM]);
+  const place = useMemo(
+    () => placeOf(view.bareUnit, machine.site, view.names.leaks),
+    [view.bareUnit, machine.site, view.names.leaks],
+  );
   const facts = useMemo(() => {
     const { entries } = standing.history;
     const layout = layoutOf(view);
@@ -103,21 +102,14 @@ export function VisitProvider({
       writing.write(`${visitId} ${machine.appliance.id} ${name}`, entries, words, known),
     [writing, visitId, machine.appliance.id, known],
   );
-  const units: UnitSystem = system === 'kilograms' ? 'metric' : 'us';
   const visit: Visit = {
     visitId,
     step,
     view,
     ...facts,
-    units,
-    atmosphere,
-    place: {
-      mass: view.bareUnit,
-      system: units,
-      atmosphere,
-      instruments: instruments ?? [],
-      labels: view.names.leaks,
-    },
+    units: place.system,
+    atmosphere: place.atmosphere,
+    place: { ...place, instruments: instruments ?? [] },
     day,
     setDay,
     draft,

@@ -18,4 +18,9 @@ export const leaksWords = (names: Names, leakIds: readonly string[]): string =>
 /** A bottle by its serial; one that is not on the list by what was written. */
 export const bottleWords = (names: Names, id: string): string => `bottle ${names.bottles.get(id) ?? id}`;
 
-export const partWordsOf = (names: Names, id: string): string => names.parts.get(id) ?? id;
+/** A part by its name on the map; one of another map by its id, spoken: `room1.flareNut` is a flare nut. */
+export const partWordsOf = (names: Names, id: string): string =>
+  names.parts.get(id) ?? (/^[a-z]+\d*\.?[a-z]*(?:[A-Z][a-z]+)*$/.test(id) ? spoken(id) : id);
+
+const spoken = (id: string): string =>
+  id.replace(/^[a-z]+\d*\./, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);

@@ -1,24 +1,22 @@
-/** Saturation both ways: a temperature by thumb or typed, or a gauge pressure, and the curve with the state on it. */
+/** Saturation both ways: the curve itself is the control, and a temperature or a gauge pressure can be typed. */
 import { fromSi } from '../../../core/quantity/measure';
 import {
   type SaturationTable,
   hasGlide,
   saturatedState,
   saturationTemperature,
-  temperatureRange,
 } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
 import { benchRefusalWords } from '../../words/bench';
 import { readIn } from '../../words/measures';
-import { SaturationCurve } from '../charts/SaturationCurve';
+import { type Moved, SaturationGrip } from '../charts/SaturationGrip';
 import { useBenchForm } from '../form';
-import { Big, Refused, Wanted } from '../parts/Answer';
+import { Refused, Wanted } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
 import { KeepThis } from '../parts/KeepThis';
 import { MeasureInput } from '../parts/MeasureInput';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { TemperatureSlider } from '../parts/TemperatureSlider';
 import { useBench } from '../setting';
 
 const SPECS = {
@@ -45,8 +43,8 @@ export default function Saturation() {
             onChange={(value) => form.choose('known', value)}
             choices={[
               { value: 'temperature', words: 'temperature' },
-              { value: 'vapour', words: 'suction' },
-              { value: 'liquid', words: 'liquid' },
+              { value: 'vapour', words: 'vapour pressure' },
+              { value: 'liquid', words: 'liquid pressure' },
             ]}
           />
           <MeasureInput field={known === 'temperature' ? form.fields.temperature : form.fields.pressure} />
@@ -67,7 +65,7 @@ function State({
   known: Known;
   form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'known'>>;
 }) {
-  const { show, system } = useBench();
+  const { show, system, atmosphere } = useBench();
   const given = known === 'temperature' ? form.si.temperature : form.si.pressure;
   if (given === null) return <Wanted wanted={[known === 'temperature' ? 'Temperature' : 'Gauge pressure']} />;
   const line = known === 'liquid' ? 'bubble' : 'dew';
@@ -75,13 +73,23 @@ function State({
     known === 'temperature' ? { ok: true as const, value: given } : saturationTemperature(table, line, given);
   if (!temperature.ok) return <Refused>{benchRefusalWords(temperature.refusal, show)}</Refused>;
   const state = saturatedState(table, temperature.value);
-  const unit = readIn('temperature', system);
-  const range = temperatureRange(table);
-  const degrees = (kelvin: number): number => fromSi('temperature', kelvin, unit);
-  const slide = (next: number) => {
+  const move = (moved: Moved) => {
+    if (moved.axis === 'temperature') {
+      const unit = readIn('temperature', system);
+      const degrees = fromSi('temperature', moved.kelvin, unit);
+      form.put({
+        measures: { temperature: { text: String(Number(degrees.toFixed(1))), unit } },
+        choices: { known: 'temperature' },
+      });
+      return;
+    }
+    const unit = readIn('pressure', system);
+    const gauge = fromSi('pressure', moved.pascal, unit, atmosphere);
     form.put({
-      measures: { temperature: { text: String(Number(next.toFixed(1))), unit } },
-      choices: { known: 'temperature' },
+      measures: {
+        pressure: { text: String(Number(gauge.toFixed(system === 'us' ? 1 : 2))), unit },
+      },
+      choices: { known: moved.side },
     });
   };
   if (!state.ok) return <Refused>{benchRefusalWords(state.refusal, show)}</Refused>;
@@ -91,41 +99,17 @@ function State({
   return (
     <>
       <AnswerStrip words={summary} />
-      <TemperatureSlider
-        label="Temperature"
-        value={degrees(temperature.value)}
-        from={Math.ceil(degrees(range.from))}
-        to={Math.floor(degrees(range.to))}
-        words={show('temperature', temperature.value)}
-        onChange={slide}
-      />
-      <div className="grid gap-x-8 sm:grid-cols-2" aria-live="polite">
-        <Big label="At">{show('temperature', temperature.value)}</Big>
-        {glide ? (
-          <>
-            <Big label="Liquid (bubble), for subcooling">{show('pressure', bubblePressure)}</Big>
-            <Big label="Vapour (dew), for superheat">{show('pressure', dewPressure)}</Big>
-          </>
-        ) : (
-          <Big label="The gauge reads">{show('pressure', bubblePressure)}</Big>
-        )}
-        <Big label="Liquid, and vapour, weigh">
-          <span className="text-xl">
-            {show('density', liquidDensity)}, {show('density', vapourDensity)}
-          </span>
-        </Big>
-      </div>
-      <SaturationCurve
-        table={table}
-        states={
-          glide
-            ? [
-                { name: 'bubble', side: 'left', temperature: temperature.value, pressure: bubblePressure },
-                { name: 'dew', side: 'right', temperature: temperature.value, pressure: dewPressure },
-              ]
-            : [{ name: 'here', side: 'left', temperature: temperature.value, pressure: bubblePressure }]
-        }
-      />
+      <SaturationGrip table={table} temperature={temperature.value} onMove={move} />
+      <p aria-live="polite">
+        <span className="text-soft">{`${show('temperature', temperature.value)}: `}</span>
+        {glide
+          ? `${show('pressure', bubblePressure)} liquid (bubble), ${show('pressure', dewPressure)} vapour (dew)`
+          : show('pressure', bubblePressure)}
+        <span className="text-soft">
+          {' '}
+          · liquid weighs {show('density', liquidDensity)}, vapour {show('density', vapourDensity)}
+        </span>
+      </p>
       <p className="text-soft">Source: {table.source}.</p>
       <FlammableCaution />
       <KeepThis
