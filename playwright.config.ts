@@ -1,6 +1,16 @@
 import { defineConfig } from '@playwright/test';
 
 const PORT = 4410;
+/** The address of a second server, whose company has nothing yet. */
+export const EMPTY_COMPANY = `http://127.0.0.1:${String(PORT + 1)}`;
+
+const served = (command: string, port: number, database: string) => ({
+  command,
+  url: `http://127.0.0.1:${String(port)}/api/clock`,
+  reuseExistingServer: false,
+  timeout: 60_000,
+  env: { PORT: String(port), ABACUS_TODAY: '2026-11-23', ABACUS_DATABASE: database },
+});
 
 export default defineConfig({
   testDir: 'e2e',
@@ -32,11 +42,8 @@ export default defineConfig({
     { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
   ],
-  webServer: {
-    command: 'npm run --silent demo:data && npm run --silent serve',
-    url: `http://127.0.0.1:${String(PORT)}/api/clock`,
-    reuseExistingServer: false,
-    timeout: 60_000,
-    env: { PORT: String(PORT), ABACUS_TODAY: '2026-11-23', ABACUS_DATABASE: 'file:data/e2e.db' },
-  },
+  webServer: [
+    served('npm run --silent demo:data && npm run --silent serve', PORT, 'file:data/e2e.db'),
+    served('rm -f data/e2e-empty.db* && npm run --silent serve', PORT + 1, 'file:data/e2e-empty.db'),
+  ],
 });

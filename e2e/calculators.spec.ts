@@ -72,7 +72,7 @@ const CASES: Case[] = [
     // Half the volume, half the time: 20 L through the narrow set stays over an hour.
     slug: 'pump-down',
     type: { 'Volume of the system': '30 L' },
-    shows: [/^(8|9)\d min$/, 'one 3/8 in hose of 3 ft, cores out', 'The pump is fit for this goal.'],
+    shows: [/^(8|9)\d(\.\d)? min$/, 'one 3/8 in hose of 3 ft, cores out', 'The pump is fit for this goal.'],
   },
   {
     slug: 'pump-down',

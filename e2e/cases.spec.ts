@@ -42,6 +42,7 @@ test('exceedance, leak, repair, failed first test, second try, follow-up, inspec
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-03-08');
   await save(page);
   await page.getByRole('button', { name: 'First test' }).click();
+  await sheet(page).getByRole('radio', { name: 'Passed' }).click();
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-03-08');
   await save(page);
   await page.getByRole('button', { name: 'Normal operation reached' }).click();
@@ -50,12 +51,14 @@ test('exceedance, leak, repair, failed first test, second try, follow-up, inspec
   // 10 days from normal operation
   await expect(page.getByText('10 days from normal operation on 10 Mar 2026').first()).toBeVisible();
   await page.getByRole('button', { name: 'Second test' }).click();
+  await sheet(page).getByRole('radio', { name: 'Passed' }).click();
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-03-15');
   await save(page);
   await expect(page.getByText('○ verified')).toBeVisible();
   // every three months from 15 March; two are late by 23 November
   await expect(page.getByText('Number 4 after the repair verified 15 Mar 2026').first()).toBeVisible();
   await page.getByRole('button', { name: 'Inspect' }).click();
+  await sheet(page).getByRole('radio', { name: 'Yes, all of them' }).click();
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-06-10');
   await save(page);
   await expect(page.getByText('done 10 Jun 2026')).toBeVisible();
@@ -63,7 +66,7 @@ test('exceedance, leak, repair, failed first test, second try, follow-up, inspec
   await page.goto(address);
   await logGas(page, { amount: '1 lb', on: '2026-10-01' });
   await expect(
-    page.getByText('closed 1 Oct 2026: the next addition stayed within the threshold'),
+    page.getByText('closed 1 Oct 2026: the next addition stayed within the limit'),
   ).toBeVisible();
 });
 
@@ -114,7 +117,7 @@ test('rules: a figure of our own holds from its day, and the method of a site ch
   page,
 }) => {
   await page.goto('/rules?pack=house');
-  await page.getByRole('button', { name: 'Change: Threshold, commercial refrigeration' }).click();
+  await page.getByRole('button', { name: 'Change: Limit, commercial refrigeration' }).click();
   await sheet(page).getByLabel('Value in percent').fill('12');
   await sheet(page).getByLabel('From').fill('2026-11-01');
   await sheet(page).getByRole('button', { name: 'Save your figure' }).click();
@@ -130,7 +133,11 @@ test('rules: a figure of our own holds from its day, and the method of a site ch
     .filter({ hasText: 'Northlight' })
     .getByRole('button', { name: 'Change' })
     .click();
-  await sheet(page).getByLabel('From').fill('2026-11-15');
+  const methods = sheet(page).getByLabel('Leak-rate method');
+  await methods.fill(`${await methods.inputValue()}\n2026-11-15 annualizing`);
+  await sheet(page).getByRole('button', { name: 'Save' }).click();
+  await expect(sheet(page).getByText('Say why.')).toBeVisible();
+  await sheet(page).getByLabel('Why it changes').fill('as all other sites do');
   await save(page);
   await expect(page.getByText('rolling average from 1 Jan 2020; annualizing from 15 Nov 2026')).toBeVisible();
 });

@@ -26,7 +26,7 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
   await expect(meaning.getByText('47.6 % a year, annualizing')).toBeVisible();
   await expect(meaning.getByText('12 % a year, rolling average')).toBeVisible();
   await expect(meaning.getByText('Exceeds 20 % (US HFC rules)')).toBeVisible();
-  await expect(meaning.getByText('Before this entry: 5 lb 1 oz free')).toBeVisible();
+  await expect(meaning.getByText('Room before this entry: 5 lb 1 oz')).toBeVisible();
   await expect(meaning.getByText(/^Repair by 1 Jul 2026/)).toBeVisible();
   await meaning.getByText('47.6 % a year, annualizing').click();
   await expect(meaning.getByText('12 lb ÷ 100 lb × 365 ÷ 92 days × 100 = 47.608696 %')).toBeVisible();
@@ -40,7 +40,7 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
   await expect(row.first()).toBeVisible();
 
   await page.goto(address);
-  await expect(page.getByText('27.6 % over').first()).toBeVisible();
+  await expect(page.getByText('47.6 % a year, limit 20 %').first()).toBeVisible();
   await expect(duty(page, 'Repair')).toContainText('145 days late');
 
   await page
@@ -146,12 +146,20 @@ test('a small machine without a known full charge keeps the gas and says why the
   });
   await logGas(page, { amount: '1.5 lb', on: '2026-10-01' });
   await expect(page.getByText('The full charge is not known').first()).toBeVisible();
+  // What nobody can judge is neither nothing nor fine, here and among what is due.
+  await expect(page.getByText('Nothing is due')).toHaveCount(0);
+  await expect(page.getByText('cannot be judged', { exact: false }).first()).toBeVisible();
+  const address = new URL(page.url()).pathname;
+  await page.goto('/due');
+  const unjudged = page.getByRole('region', { name: 'Cannot be judged' });
+  await expect(unjudged.getByText(`Container ${info.project.name}`).first()).toBeVisible();
+  await page.goto(address);
   await page.getByRole('button', { name: 'Write down…' }).click();
   await page.getByRole('menuitem', { name: 'Set the full charge' }).click();
-  await sheet(page).getByRole('radio', { name: 'established range' }).click();
+  await sheet(page).getByRole('radio', { name: 'an estimate, as a range' }).click();
   await sheet(page).getByLabel('Low end').fill('10 lb');
   await sheet(page).getByLabel('High end').fill('20 lb');
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-10-02');
   await save(page);
-  await expect(page.getByText('full charge 15 lb, established range 2 Oct 2026')).toBeVisible();
+  await expect(page.getByText('full charge estimated at 10 lb to 20 lb (15 lb counts) 2 Oct 2026')).toBeVisible();
 });

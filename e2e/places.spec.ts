@@ -6,6 +6,9 @@ const PAGES = [
   '/due',
   '/machines',
   '/machines/rack-b',
+  '/gas',
+  '/company',
+  '/changes',
   '/machines/rack-b/cases/us-hfc/2026-10-30',
   '/machines/rack-b/record',
   '/rules',
@@ -55,16 +58,17 @@ test('finds one of a hundred machines by search, site, kind and state, with keys
   await expect(page.getByText(/^\d+ machines$/)).toBeVisible();
 });
 
-test('says who is writing, holds the chosen look, and shows that the seals are intact', async ({ page }) => {
+test('says who is writing, holds the chosen look, and that the seals are intact', async ({ page }) => {
   await page.goto('/due');
   await page.getByRole('button', { name: 'Who is writing' }).click();
   await page.getByRole('radio', { name: /Marit Solane/ }).click();
   await expect(page.getByRole('button', { name: 'Add and write as them' })).toBeDisabled();
   await page.getByRole('radio', { name: /Cold room/ }).click();
-  await expect(page.getByText('every seal intact')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Who is writing' })).toContainText('Marit');
   await expect(page.locator('html')).toHaveAttribute('data-look', 'cold-room');
+  await page.goto('/company');
+  await expect(page.getByText('every seal intact', { exact: false })).toBeVisible();
 });
 
 test('an address that leads nowhere says so and shows the way back', async ({ page }) => {

@@ -1,5 +1,5 @@
 /** What a person does, in words: each step goes through the real interface. */
-import { type Page, expect } from '@playwright/test';
+import { type Locator, type Page, expect } from '@playwright/test';
 
 /** Begins as somebody who has chosen their name on this device. */
 export async function writeAs(page: Page, person: string): Promise<void> {
@@ -26,11 +26,15 @@ export async function addMachine(
     kind?: string;
     category?: string;
     spaces?: string;
+    country?: string;
   },
 ): Promise<string> {
   await page.goto('/machines');
   await page.getByRole('button', { name: 'Add a site' }).click();
   await sheet(page).getByLabel('Name').fill(machine.site);
+  await sheet(page)
+    .getByLabel('Country')
+    .selectOption(machine.country ?? 'US');
   await sheet(page).getByLabel('Time zone').fill('America/Chicago');
   if (machine.method) await sheet(page).getByLabel('Leak-rate method').selectOption(machine.method);
   await save(page);
@@ -50,6 +54,15 @@ export async function addMachine(
   return new URL(page.url()).pathname;
 }
 
+/** Chooses a leak by what it is called. */
+export async function chooseLeak(select: Locator, label: string): Promise<void> {
+  const value = await select
+    .locator('option')
+    .filter({ hasText: new RegExp(`^${label}\\b`) })
+    .getAttribute('value');
+  await select.selectOption(value);
+}
+
 export async function logGas(
   page: Page,
   gas: { amount: string; on: string; reason?: string; leak?: string },
@@ -58,7 +71,7 @@ export async function logGas(
   await sheet(page).getByLabel('Amount').fill(gas.amount);
   if (gas.reason) await sheet(page).getByRole('radio', { name: gas.reason }).click();
   await sheet(page).getByLabel('Day', { exact: true }).fill(gas.on);
-  if (gas.leak) await sheet(page).getByLabel('For which leak').selectOption(gas.leak);
+  if (gas.leak) await chooseLeak(sheet(page).getByLabel('For which leak'), gas.leak);
   await save(page);
 }
 

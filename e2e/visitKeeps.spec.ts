@@ -18,16 +18,19 @@ const machine = (page: Page, project: string, name: string, rest: object = {}) =
 const TYPED: readonly [step: string, field: (page: Page) => ReturnType<Page['getByLabel']>][] = [
   ['Arrive', (page) => form(page, 'What you meet').getByLabel('Complaint')],
   ['Read', (page) => form(page, 'Readings').getByLabel('Suction pressure', { exact: true })],
-  ['Judge', (page) => form(page, 'Verdict').getByLabel('What is wrong with it')],
-  ['Raise pressure', (page) => form(page, 'Pressure raised').getByLabel('Pressure reached', { exact: true })],
+  ['Diagnosis', (page) => form(page, 'Diagnosis').getByLabel('What is wrong with it')],
+  [
+    'Standing or test pressure',
+    (page) => form(page, 'Pressure raised').getByLabel('Pressure reached', { exact: true }),
+  ],
   ['Search', (page) => form(page, 'Oil stain').getByLabel('Place')],
   ['Decide', (page) => form(page, 'Decision').getByLabel('Reason')],
   ['Isolate or recover', (page) => page.getByLabel('Amount', { exact: true })],
   ['Repair', (page) => form(page, 'Leak repaired').getByLabel('How (optional)')],
-  ['Hold', (page) => page.getByLabel('Start pressure', { exact: true })],
+  ['Pressure test', (page) => page.getByLabel('Start pressure', { exact: true })],
   ['Evacuate', (page) => page.getByLabel('Readings after the pump was shut off')],
   ['Charge', (page) => page.getByLabel('Amount', { exact: true })],
-  ['Prove', (page) => form(page, 'How it runs now').getByLabel('Superheat', { exact: true })],
+  ['Running check', (page) => form(page, 'How it runs now').getByLabel('Superheat', { exact: true })],
   ['Leave it right', (page) => form(page, 'Notes to the next person').getByLabel('What they should know')],
   ['Hand over', (page) => page.getByLabel('Name of who takes it over')],
 ];
@@ -129,7 +132,7 @@ test('a verdict is withdrawn, says so on the paper, and can be taken back', asyn
   await sheet(page).getByLabel('Why it was no leak').fill('the bubbles were soap left by somebody');
   await choose(sheet(page), 'The owner was told of it', 'yes');
   await sheet(page).getByRole('button', { name: 'Withdraw it' }).click();
-  await expect(leaks).toContainText('verdict withdrawn');
+  await expect(leaks).toContainText('withdrawn');
   await expect(page.getByRole('button', { name: /^Drier, unit, false hit/ })).toBeVisible();
   await goTo(page, 'Hand over');
   const paper = page.getByRole('article', { name: 'Service record' });
@@ -137,6 +140,16 @@ test('a verdict is withdrawn, says so on the paper, and can be taken back', asyn
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(paper).not.toContainText('Withdrawn');
   await expect(paper).toContainText('k1 Drier');
+
+  // Withdrawn again, and found again: another leak with a name of its own; the first stays withdrawn.
+  await goTo(page, 'Search');
+  await leaks.getByRole('button', { name: 'Withdraw the verdict' }).click();
+  await sheet(page).getByLabel('Why it was no leak').fill('soap again');
+  await sheet(page).getByRole('button', { name: 'Withdraw it' }).click();
+  await expect(leaks).toContainText('withdrawn · k1');
+  await mark(page, 'Drier', 'leak confirmed', (spot) => spot.getByRole('radio', { name: 'bubbles' }).click());
+  await expect(leaks).toContainText('k2, Drier');
+  await expect(leaks).toContainText('withdrawn · k1');
 });
 
 test('an instrument puts its offset in, and says when its check is overdue', async ({ page }, info) => {

@@ -4,7 +4,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Locator, type Page, expect } from '@playwright/test';
-import { sheet, staysInWidth } from './steps';
+import { chooseLeak, sheet, staysInWidth } from './steps';
 
 /** Begins a visit to the machine whose page is open. */
 export async function beginVisit(page: Page): Promise<void> {
@@ -99,6 +99,7 @@ export async function jointTest(
   await inside.getByLabel('Pressure at the joint', { exact: true }).fill(test.pressure);
   await inside.getByLabel('It stood', { exact: true }).fill(test.minutes);
   await choose(inside, 'Method', test.method);
+  await choose(inside, 'Result', 'passed');
   await saveForm(page, 'Test of a section', 'Save the test');
 }
 
@@ -119,7 +120,7 @@ export async function gas(
 ): Promise<void> {
   await page.getByLabel('Amount', { exact: true }).fill(amount);
   if (rest.reason) await page.getByRole('radio', { name: rest.reason, exact: true }).click();
-  if (rest.leak) await page.getByLabel('For which leak').selectOption(rest.leak);
+  if (rest.leak) await chooseLeak(page.getByLabel('For which leak'), rest.leak);
   if (rest.odd) await page.getByLabel('If it is so, why').fill(rest.odd);
   await page.getByRole('button', { name: rest.button }).click();
   await expect(page.getByLabel('Amount', { exact: true })).toHaveValue('');

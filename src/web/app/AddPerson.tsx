@@ -14,14 +14,17 @@ export function AddPerson({ label = 'Somebody else' }: { label?: string }) {
   const save = () => {
     if (name.trim() === '') return;
     const id = uuidv7();
-    change.mutate(
-      { changes: [{ table: 'people', id, row: { id, name: name.trim() } }], by: id },
-      {
-        onSuccess: () => {
-          setName('');
-          choose(id);
-        },
+    const added = change.mutateAsync({
+      changes: [{ table: 'people', id, row: { id, name: name.trim() } }],
+      by: id,
+    });
+    // Once the list holds somebody this field may be gone: the name is chosen all the same. An error stands below.
+    added.then(
+      () => {
+        setName('');
+        choose(id);
       },
+      () => undefined,
     );
   };
   // No form of its own: it stands inside others.

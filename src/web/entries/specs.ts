@@ -211,6 +211,7 @@ export const FORMS: Record<FormKind, FormSpec> = {
       {
         key: 'method',
         type: 'choice',
+        chosen: true,
         label: 'How it is known',
         choices: choices(FULL_CHARGE_METHODS, FULL_CHARGE_WORDS),
       },

@@ -18,6 +18,7 @@ import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { dayWords } from '../words/dates';
 import { percentText } from '../words/rod';
 import type { MachineView } from './machineView';
+import { roundTicks } from './ticks';
 
 interface Point {
   day: Day;
@@ -27,23 +28,17 @@ interface Point {
   unknown: boolean;
 }
 
-/** Four round steps up from zero; below it there is no rate. */
-function rateTicks(top: number): number[] {
-  const step = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000].find((each) => top / each <= 4) ?? top / 4;
-  return Array.from({ length: Math.floor(top / step) + 1 }, (_, index) => index * step);
-}
-
-const PER: Record<MachineView['system'], number> = { pounds: 453.59237, kilograms: 1000 };
+const PER = { lb: 453.59237, kg: 1000, g: 1 } as const;
 const MARGIN_DAYS = 20;
 
-function pointsOf({ standing, system }: MachineView): Point[] {
+function pointsOf({ standing }: MachineView, unit: keyof typeof PER): Point[] {
   const byDay = new Map<Day, Point>();
   for (const { day, entry } of standing.history.gas) {
     if (entry.kind === 'retrofitted') continue;
     const point = byDay.get(day) ?? { day, added: null, recovered: null, rate: null, unknown: false };
     if (!entry.mass) point.unknown = true;
     else {
-      const amount = grams(exactGrams(entry.mass)) / PER[system];
+      const amount = grams(exactGrams(entry.mass)) / PER[unit];
       if (entry.kind === 'refrigerantAdded') point.added = (point.added ?? 0) + amount;
       else point.recovered = (point.recovered ?? 0) - amount;
     }
@@ -65,17 +60,18 @@ function yearTicks(from: Day, to: Day): Day[] {
 
 export default function Timeline({ view }: { view: MachineView }) {
   const { standing, today, system } = view;
-  const points = pointsOf(view);
+  // A cabinet of 85 g has bars in grams.
+  const unit = view.bareUnit === 'g' ? 'g' : system === 'kilograms' ? 'kg' : 'lb';
+  const points = pointsOf(view, unit);
   const first = points[0];
   if (!first) return <p className="text-soft">No gas went in or out so far.</p>;
   const from = addDays(first.day, -MARGIN_DAYS);
   const to = addDays(today, MARGIN_DAYS);
-  const unit = system === 'kilograms' ? 'kg' : 'lb';
   const threshold = strictestOf(standing.present, today)?.percent ?? null;
   const rates = points.flatMap((point) => (point.rate === null ? [] : [point.rate]));
   const top = Math.max(threshold ?? 0, 1, ...rates) * 1.15;
   // Both scales share their zero, so that a rate and a weight never seem to contradict each other.
-  const most = Math.max(1, ...points.map((point) => point.added ?? 0)) * 1.1;
+  const most = (Math.max(0, ...points.map((point) => point.added ?? 0)) || 1) * 1.1;
   const least = Math.min(0, ...points.map((point) => point.recovered ?? 0)) * 1.1;
   const axis = { stroke: 'var(--soft)', tick: { fill: 'var(--ink)', fontSize: 13 } };
   return (
@@ -111,7 +107,7 @@ export default function Timeline({ view }: { view: MachineView }) {
               width={62}
               unit={`\u00a0${unit}`}
               domain={[least, most]}
-              tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
+              ticks={roundTicks(least, most)}
               {...axis}
             />
             <YAxis
@@ -120,7 +116,7 @@ export default function Timeline({ view }: { view: MachineView }) {
               width={48}
               unit=" %"
               domain={[(top * least) / most, top]}
-              ticks={rateTicks(top)}
+              ticks={roundTicks(0, top)}
               {...axis}
             />
             {threshold !== null && (
@@ -203,9 +199,9 @@ export default function Timeline({ view }: { view: MachineView }) {
                     ? point.unknown
                       ? 'not weighed'
                       : '–'
-                    : massText(point.added * PER[system], system)}
+                    : massText(point.added * PER[unit], system)}
                 </td>
-                <td>{point.recovered === null ? '–' : massText(-point.recovered * PER[system], system)}</td>
+                <td>{point.recovered === null ? '–' : massText(-point.recovered * PER[unit], system)}</td>
                 <td>{point.rate === null ? (point.unknown ? 'unknown' : '–') : percentText(point.rate)}</td>
               </tr>
             ))}

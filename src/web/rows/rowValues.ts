@@ -94,8 +94,10 @@ export function rowOfDraft(
   const began = draftOfRow(form, before);
   for (const field of form.fields) {
     const value = draft[field.key];
-    // What nobody touched stays as it was written, to the letter.
-    if (field.key in before && JSON.stringify(value) === JSON.stringify(began[field.key])) continue;
+    // What nobody touched stays as it was written, to the letter; what was never ticked stays unsaid.
+    const ticked = field.type === 'check' || field.type === 'many' || field.type === 'serves';
+    const untouched = JSON.stringify(value) === JSON.stringify(began[field.key]);
+    if (untouched && (ticked || field.key in before)) continue;
     const read = readField(field, value, draft);
     if ('error' in read) errors[field.key] = read.error;
     else if (read.value === null && !(field.key in before)) continue;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { hoseContent } from '../../../core/bench/charge/hoses';
 import { weighedIn } from '../../../core/bench/charge/weighed';
 import { fromSi, parseMeasure } from '../../../core/quantity/measure';
-import { type MassUnit, grams, massText } from '../../../core/quantity/mass';
+import { MASS_UNITS, type MassUnit, grams, massText } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
@@ -148,6 +148,7 @@ function useWeighing() {
   const out =
     before.ok && after.ok ? weighedIn([{ bottle, before: before.value.si, after: after.value.si }]) : null;
   if (out && !out.ok) problem = benchRefusalWords(out.refusal, show);
+  const scale = MASS_UNITS.find((unit) => before.ok && before.value.unit === unit) ?? place.mass;
   const inside = out?.ok && kept !== null ? Math.max(0, out.value.value - kept) : null;
   const note =
     inside !== null && before.ok && after.ok
@@ -159,10 +160,10 @@ function useWeighing() {
               after: measured(draft.after, after.value),
             },
           ],
-          keptInHoses: { typed: show('mass', kept ?? 0), si: kept ?? 0, unit: 'kg' },
+          keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
         }
       : null;
-  return { draft, set, forget, bottles, kept, inside, problem, note, show, hosesHoldMore: holdsMore() };
+  return { draft, set, forget, bottles, kept, inside, problem, note, scale, hosesHoldMore: holdsMore() };
 
   /** A critical charge can be less than one hose holds. */
   function holdsMore(): boolean {
@@ -180,10 +181,11 @@ function vapourAt(table: Parameters<typeof vapourDensity>[0], pressure: number) 
 /** No scale of the trade reads finer. */
 const LEAST_SHOWN_KG = 5e-4;
 
-/** The weight as the form would have it typed, in the unit of the site; fine scales read grams where ounces are meant. */
+const DECIMALS: Partial<Record<string, number>> = { g: 1, oz: 2 };
+
+/** The weight as a person would type it, in the unit in which the scale was read: 53 g stay 53 g. */
 function takenText(kilograms: number, unit: MassUnit): string {
-  const typed = unit === 'oz' ? 'g' : unit;
-  return `${String(Number(fromSi('mass', kilograms, typed).toFixed(typed === 'g' ? 1 : 3)))} ${typed}`;
+  return `${String(Number(fromSi('mass', kilograms, unit).toFixed(DECIMALS[unit] ?? 3)))} ${unit}`;
 }
 
 function Weigh({
@@ -193,7 +195,7 @@ function Weigh({
   weighing: ReturnType<typeof useWeighing>;
   onTake: (amount: string) => void;
 }) {
-  const { draft, set, bottles, kept, inside, problem, show, hosesHoldMore } = weighing;
+  const { draft, set, bottles, kept, inside, problem, scale, hosesHoldMore } = weighing;
   const { place } = useVisit();
   const [open, setOpen] = useState(draft !== FRESH && draft.before !== '');
   const change = (part: Partial<Weighing>) => set({ ...draft, ...part });
@@ -267,17 +269,17 @@ function Weigh({
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2 pb-4" aria-live="polite">
         <div>
           <p className="text-soft">Inside the machine</p>
-          <p className="text-4xl font-bold">{inside === null ? '–' : show('mass', inside)}</p>
+          <p className="text-4xl font-bold">{inside === null ? '–' : takenText(inside, scale)}</p>
         </div>
         <div>
           <p className="text-soft">stays in the hoses</p>
           <p className="text-2xl font-bold">
-            {kept === null ? '–' : kept > 0 && kept < LEAST_SHOWN_KG ? 'under 0.5 g' : show('mass', kept)}
+            {kept === null ? '–' : kept > 0 && kept < LEAST_SHOWN_KG ? 'under 0.5 g' : takenText(kept, scale)}
           </p>
         </div>
         <Button
           disabled={inside === null}
-          onClick={() => inside !== null && onTake(takenText(inside, place.mass))}
+          onClick={() => inside !== null && onTake(takenText(inside, scale))}
         >
           Take this weight
         </Button>

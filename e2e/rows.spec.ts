@@ -1,0 +1,101 @@
+/** Rows put right from their screens, with their history; and a company that begins with nothing. */
+import { expect, test } from '@playwright/test';
+import { EMPTY_COMPANY } from '../playwright.config';
+import { addMachine, logGas, save, sheet, staysInWidth, writeAs } from './steps';
+import { beginVisit, form, goTo, saveForm } from './visitSteps';
+
+test.beforeEach(({ page: _ }, info) => {
+  test.skip(info.project.name === 'phone', 'the same forms on both; their width is tried in other tests');
+});
+
+test('a machine is put right, says why, keeps its history, and can be undone', async ({ page }) => {
+  await writeAs(page, 'marit');
+  await addMachine(page, {
+    site: 'Put right',
+    name: 'Cooler right',
+    refrigerant: 'R-448A',
+    charge: '30 lb',
+  });
+  await page.getByRole('button', { name: 'Put right' }).click();
+  await sheet(page).getByLabel('Refrigerant, at first').selectOption('R-449A');
+  await sheet(page).getByRole('button', { name: 'Save' }).click();
+  await expect(sheet(page).getByText('Say why.')).toBeVisible();
+  await sheet(page).getByLabel('Why it changes').fill('nameplate misread');
+  await save(page);
+  await expect(page.getByText('R-449A', { exact: false }).first()).toBeVisible();
+  const history = page.getByRole('region', { name: 'History of the machine’s record' });
+  await history.getByRole('button').first().click();
+  await expect(history).toContainText('R-448A → R-449A');
+  await expect(history).toContainText('Why: nameplate misread');
+  await expect(history).toContainText('by Marit Solane');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(history).toContainText('R-449A → R-448A');
+  await page.goto('/changes');
+  await expect(page.getByText('Why: nameplate misread').first()).toBeVisible();
+});
+
+test('an exchange on suspicion that is corrected stays a suspicion', async ({ page }) => {
+  await writeAs(page, 'ike');
+  const address = await addMachine(page, {
+    site: 'Suspicion',
+    name: 'Cooler suspicion',
+    refrigerant: 'R-448A',
+    charge: '30 lb',
+  });
+  await beginVisit(page);
+  await goTo(page, 'Search');
+  await page
+    .getByRole('group', { name: /^Circuit map/ })
+    .getByRole('button', { name: /^Drier,/ })
+    .click();
+  await sheet(page).getByRole('radio', { name: 'hit', exact: true }).click();
+  await sheet(page).getByRole('radio', { name: 'detector hit' }).click();
+  await sheet(page).getByRole('button', { name: 'Mark it' }).click();
+  await expect(sheet(page)).toBeHidden();
+  await goTo(page, 'Repair');
+  await form(page, 'Exchanged on suspicion').getByLabel('What was exchanged').fill('drier');
+  await saveForm(page, 'Exchanged on suspicion', 'Write the exchange down');
+  await page.goto(address);
+  await page
+    .getByRole('region', { name: 'Logbook' })
+    .getByRole('listitem')
+    .filter({ hasText: 'on suspicion' })
+    .getByRole('button', { name: 'Correct' })
+    .first()
+    .click();
+  await sheet(page)
+    .getByLabel('How (optional)')
+    .fill('drier and its two flares');
+  await sheet(page).getByLabel('Reason for the correction').fill('flares forgotten');
+  await save(page);
+  const line = page
+    .getByRole('region', { name: 'Logbook' })
+    .getByRole('listitem')
+    .filter({ hasText: 'drier and its two flares' });
+  await expect(line.first()).toContainText('on suspicion');
+});
+
+test('a company with nothing begins: a name, a site, a machine, and its first gas', async ({ page }) => {
+  await page.goto(`${EMPTY_COMPANY}/due`);
+  const begin = page.getByRole('region', { name: 'Begin here' });
+  await begin.getByLabel('Your name').fill('Ana Brook');
+  await begin.getByRole('button', { name: /^Add/ }).first().click();
+  await expect(begin.getByText('Ana Brook')).toBeVisible();
+  await begin.getByRole('button', { name: 'Add a site' }).click();
+  await sheet(page).getByLabel('Name').fill('First shop');
+  await sheet(page).getByLabel('Country').selectOption('US');
+  await sheet(page).getByLabel('Time zone').fill('America/Chicago');
+  await save(page);
+  await begin.getByRole('button', { name: 'Add a machine' }).click();
+  await sheet(page).getByLabel('Name').fill('First cooler');
+  await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: 'First shop' });
+  await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption('R-448A');
+  await sheet(page).getByLabel('Full charge').fill('60 lb');
+  await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'First cooler' })).toBeVisible();
+  await logGas(page, { amount: '60 lb', on: '2026-06-01', reason: 'Commissioning' });
+  await expect(page.getByRole('region', { name: 'Logbook' })).toContainText('60 lb');
+  await staysInWidth(page);
+  await page.goto(`${EMPTY_COMPANY}/due`);
+  await expect(page.getByRole('region', { name: 'Begin here' })).toBeHidden();
+});
