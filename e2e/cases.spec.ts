@@ -65,9 +65,7 @@ test('exceedance, leak, repair, failed first test, second try, follow-up, inspec
 
   await page.goto(address);
   await logGas(page, { amount: '1 lb', on: '2026-10-01' });
-  await expect(
-    page.getByText('closed 1 Oct 2026: the next addition stayed within the limit'),
-  ).toBeVisible();
+  await expect(page.getByText('closed 1 Oct 2026: the next addition stayed within the limit')).toBeVisible();
 });
 
 test('parts late: the extension moves the day, and its delivery moves it again', async ({ page }) => {

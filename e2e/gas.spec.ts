@@ -161,5 +161,7 @@ test('a small machine without a known full charge keeps the gas and says why the
   await sheet(page).getByLabel('High end').fill('20 lb');
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-10-02');
   await save(page);
-  await expect(page.getByText('full charge estimated at 10 lb to 20 lb (15 lb counts) 2 Oct 2026')).toBeVisible();
+  await expect(
+    page.getByText('full charge estimated at 10 lb to 20 lb (15 lb counts) 2 Oct 2026'),
+  ).toBeVisible();
 });

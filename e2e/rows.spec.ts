@@ -63,9 +63,7 @@ test('an exchange on suspicion that is corrected stays a suspicion', async ({ pa
     .getByRole('button', { name: 'Correct' })
     .first()
     .click();
-  await sheet(page)
-    .getByLabel('How (optional)')
-    .fill('drier and its two flares');
+  await sheet(page).getByLabel('How (optional)').fill('drier and its two flares');
   await sheet(page).getByLabel('Reason for the correction').fill('flares forgotten');
   await save(page);
   const line = page

@@ -15,7 +15,15 @@ export function writePeople(story: StoryWriter): void {
       certificates: certified('BH-1', TWO_YEARS),
     },
     { id: 'tobiah', name: 'Tobiah Renn', role: 'technician', certificates: certified('BH-4', 20) },
-    { id: 'marit', name: 'Marit Solane', role: 'technician', certificates: certified('BH-7', TWO_YEARS) },
+    {
+      id: 'marit',
+      name: 'Marit Solane',
+      role: 'technician',
+      certificates: [
+        ...certified('BH-7', TWO_YEARS),
+        { scheme: 'F-gas category I', number: 'K-2204', expires: story.date(410) },
+      ],
+    },
     { id: 'ike', name: 'Ike Fennimore', role: 'technician', certificates: certified('BH-9', TWO_YEARS) },
     {
       id: 'prue',

@@ -5,6 +5,8 @@ import { writeGeneratedSites } from './generated';
 import { writeHandedOver } from './handed';
 import { writeBottles, writePeople } from './people';
 import { writeVisits } from './visits';
+import { writeOddMachines } from './oddMachines';
+import { writeRows } from './rows';
 import { StoryWriter } from './writer';
 import * as written from './written';
 import * as also from './writtenAlso';
@@ -23,6 +25,8 @@ export function demoStory(today: Day): Logbook {
   also.writeFerryTerminal(story);
   writeGeneratedSites(story);
   writeHandedOver(story);
+  writeOddMachines(story);
   writeVisits(story);
+  writeRows(story);
   return story.logbook();
 }

@@ -1,41 +1,12 @@
 /** Visits of the story: one that goes on today with parts on order, one that was handed over. */
-import { toSi } from '../core/quantity/measure';
-import type { Dimension } from '../core/quantity/units';
+import { writeKioskVisit } from './kioskVisit';
+import { VisitStory, read } from './visitStory';
 import type { StoryWriter } from './writer';
-
-const AIR = 101_253;
-
-/** What was typed with its SI value, as a form keeps it. */
-const read = (dimension: Dimension, value: number, unit: string) => ({
-  typed: `${String(value)} ${unit}`,
-  si: toSi(dimension, value, unit, AIR),
-  unit,
-});
-
-class VisitStory {
-  constructor(
-    private readonly story: StoryWriter,
-    private readonly machine: string,
-    private readonly visitId: string,
-    private readonly by: string,
-  ) {}
-
-  log(kind: Parameters<StoryWriter['log']>[0], offset: number, rest: object): string {
-    return this.story.log(kind, this.machine, offset, this.by, { visitId: this.visitId, ...rest });
-  }
-
-  note(kind: Parameters<StoryWriter['log']>[0], tool: string, offset: number, rest: object): string {
-    return this.log(kind, offset, { tool, ...rest });
-  }
-
-  looked(offset: number, part: string, words: string, rest: object = {}): void {
-    this.note('search', 'spot', offset, { part, words, mark: 'lookedAt', method: 'electronic', ...rest });
-  }
-}
 
 export function writeVisits(story: StoryWriter): void {
   goingOn(story);
   handedOver(story);
+  writeKioskVisit(story);
 }
 
 /** Today on the roof of the flower exchange: a false hit of old oil, a flare nut that leaks, a control under suspicion. */

@@ -1,7 +1,16 @@
 /** Writes a story: rows and entries with ids of their own, dates as offsets from today, one seed for chance. */
 import type { Entry, EntryKind } from '../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
-import type { Appliance, Cylinder, Person, Site, Space } from '../core/logbook/tables';
+import type {
+  Appliance,
+  Company,
+  Cylinder,
+  Owner,
+  Person,
+  Revision,
+  Site,
+  Space,
+} from '../core/logbook/tables';
 import { type MassUnit, type Mass } from '../core/quantity/mass';
 import { type Day, addDays, dayText } from '../core/quantity/day';
 
@@ -11,6 +20,9 @@ const FIRST_VISIT_HOUR = 12;
 const ENTRY_GAP_MS = 5000;
 
 export class StoryWriter {
+  company: Company = {};
+  readonly owners: Owner[] = [];
+  readonly revisions: Revision[] = [];
   readonly sites: Site[] = [];
   readonly spaces: Space[] = [];
   readonly people: Person[] = [];
@@ -62,8 +74,20 @@ export class StoryWriter {
   }
 
   logbook(): Logbook {
-    const { sites, spaces, people, appliances, cylinders, entries } = this;
-    return { format: FORMAT, version: FORMAT_VERSION, sites, spaces, people, appliances, cylinders, entries };
+    const { company, owners, sites, spaces, people, appliances, cylinders, entries, revisions } = this;
+    return {
+      format: FORMAT,
+      version: FORMAT_VERSION,
+      company,
+      owners,
+      sites,
+      spaces,
+      people,
+      appliances,
+      cylinders,
+      entries,
+      revisions,
+    };
   }
 }
 

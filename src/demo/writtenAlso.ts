@@ -188,5 +188,5 @@ export function writeFerryTerminal(story: StoryWriter): void {
   provisions.fullCharge(YEARS_AGO(5), 'marit', 31).inspected(-280, 'marit');
   const stem = provisions.found(-27, 'marit', 'service valve stem', 'condensing unit');
   provisions.repaired(-26, 'marit', stem, 'packing renewed, cap with a new seal');
-  provisions.added(-26, 'marit', 2.4, 'topOff', { leakId: stem, cylinderId: 'bottle-21' });
+  provisions.added(-26, 'marit', 2.4, 'topOff', { leakId: stem, cylinderId: 'bottle-18' });
 }

@@ -157,9 +157,10 @@ export function AddMachine({
           ]
         : []),
     ];
-    add.mutate(
-      { appliance, spaces, entries, by: person.id },
-      { onSuccess: () => void navigate(`/machines/${id}`) },
+    // The page beneath may change as soon as there is a machine, and this sheet go with it: go there all the same.
+    add.mutateAsync({ appliance, spaces, entries, by: person.id }).then(
+      () => void navigate(`/machines/${id}`),
+      () => undefined, // its error stands in the sheet
     );
   });
 
