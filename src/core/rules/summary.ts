@@ -136,8 +136,9 @@ function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
   )
     return 'caseOpen';
   if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
+  if (unjudged(standing) !== null) return 'unknown';
   if (rod.limit) return rod.freeGrams < rod.allowanceGrams * SMALL_SHARE ? 'watch' : 'healthy';
-  return rod.why === 'cannotJudge' ? 'unknown' : 'healthy';
+  return 'healthy';
 }
 
 export function summaryOf(standing: Standing): MachineSummary {

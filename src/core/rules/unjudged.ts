@@ -6,6 +6,7 @@ import type { GasEntry } from '../logbook/history';
 import { type ExactGrams, NO_MASS, exactGrams } from '../quantity/mass';
 import type { Day } from '../quantity/day';
 import { coveredAt } from './inForce';
+import { judgedRate } from './judgedRate';
 import type { Pack } from './pack';
 import type { Standing } from './standing';
 
@@ -17,7 +18,7 @@ export type Unjudged =
       /** packs of the site that would cover at that charge; the full charge may be larger still */
       wouldCover: readonly Pack[];
     }
-  /** gas that nobody weighed stands in the chain or the window of today */
+  /** gas that nobody weighed stands in the chain or the window of today, or in that of the last addition */
   | { code: 'notWeighed'; days: readonly Day[] };
 
 /**
@@ -53,7 +54,8 @@ export function leastFullCharge(gas: readonly GasEntry[]): ExactGrams | null {
 }
 
 /** Null where the machine can be judged, or where no rule asks for it: no packs at the site, or retired. */
-export function unjudged({ history, force, present, headroom }: Standing): Unjudged | null {
+export function unjudged(standing: Standing): Unjudged | null {
+  const { history, force, present, headroom, additions, ledger } = standing;
   if (history.retiredOn !== null || force.packs.length === 0) return null;
   if (present.fullCharge === null) {
     const atLeast = leastFullCharge(history.gas);
@@ -63,7 +65,10 @@ export function unjudged({ history, force, present, headroom }: Standing): Unjud
       wouldCover: atLeast === null ? [] : coveredAt(force, { ...present, fullCharge: atLeast }),
     };
   }
-  return !headroom.known && headroom.why === 'notWeighed'
-    ? { code: 'notWeighed', days: headroom.days }
-    : null;
+  if (!headroom.known && headroom.why === 'notWeighed') return { code: 'notWeighed', days: headroom.days };
+  // Room there may be: but whether the last addition exceeded, and so a case should run, nobody can tell.
+  const last = additions.at(-1);
+  const missing =
+    last && Object.values(last.exceeds).includes(null) ? judgedRate(last, ledger).missing : null;
+  return missing?.code === 'notWeighed' ? missing : null;
 }

@@ -4,6 +4,7 @@
  */
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import { type Day, civil } from '../quantity/day';
+import type { Leak } from '../rules/leaks';
 import type { Standing } from '../rules/standing';
 import { valueOf } from './stated';
 import { notesOf } from './visitRecord';
@@ -13,7 +14,7 @@ export type LossUnknown =
   | { code: 'notWeighed'; days: readonly Day[] }
   /** found empty, and no gas has gone in since: what it had lost is not known yet */
   | { code: 'foundEmpty'; on: Day }
-  /** a leak is open: what is missing by now is not weighed in yet */
+  /** a leak was not repaired, or no gas went in since it was: what is missing by now is not weighed in yet */
   | { code: 'leakOpen' };
 
 export interface YearLoss {
@@ -36,7 +37,9 @@ export function yearLoss(standing: Standing, year: number): YearLoss {
   const unknown: LossUnknown[] = [
     ...(days.length > 0 ? [{ code: 'notWeighed' as const, days }] : []),
     ...(empty !== null ? [{ code: 'foundEmpty' as const, on: empty }] : []),
-    ...(ofThisYear && empty === null && leaks.hasOpen() ? [{ code: 'leakOpen' as const }] : []),
+    ...(ofThisYear && empty === null && leaks.open().some((leak) => missingBy(leak, lastAdded(standing)))
+      ? [{ code: 'leakOpen' as const }]
+      : []),
   ];
   return {
     year,
@@ -47,9 +50,16 @@ export function yearLoss(standing: Standing, year: number): YearLoss {
   };
 }
 
+const lastAdded = ({ history }: Standing): Day | null =>
+  history.gas.findLast(({ entry }) => entry.kind === 'refrigerantAdded')?.day ?? null;
+
+const missingBy = ({ repairedOn }: Leak, added: Day | null): boolean =>
+  repairedOn === null || added === null || added < repairedOn;
+
 /** The last day on which the sight glass was read as empty, if no gas went in on that day or after it. */
-function foundEmptyOn({ history }: Standing): Day | null {
-  const lastGas = history.gas.findLast(({ entry }) => entry.kind === 'refrigerantAdded')?.day ?? null;
+function foundEmptyOn(standing: Standing): Day | null {
+  const { history } = standing;
+  const lastGas = lastAdded(standing);
   const seen = notesOf(history.entries, 'reading').findLast(
     ({ note }) => valueOf(note.signs['sightGlass']) !== null,
   );

@@ -5,6 +5,8 @@ import { usePeople } from '../data/queries';
 
 interface Writer {
   people: Person[];
+  /** false until the list of people has come: an empty one before that says nothing */
+  listed: boolean;
   person: Person | null;
   choose: (id: string) => void;
 }
@@ -18,6 +20,7 @@ export function WriterProvider({ children }: { children: ReactNode }) {
   const writer = useMemo<Writer>(
     () => ({
       people: people ?? [],
+      listed: people !== undefined,
       person: people?.find((each) => each.id === id) ?? null,
       choose: (next) => {
         localStorage.setItem(KEY, next);

@@ -9,7 +9,7 @@ import { AddSite } from '../machines/AddSite';
 import { Button } from '../parts/Button';
 
 export function BeginHere() {
-  const { people, person } = useWriter();
+  const { people, listed, person } = useWriter();
   const sites = useSites().data ?? [];
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
   const done = 'text-soft line-through';
@@ -23,7 +23,7 @@ export function BeginHere() {
           </p>
           {person ? (
             <p className="text-soft">{person.name}</p>
-          ) : people.length > 0 ? (
+          ) : people.length > 0 || !listed ? (
             <p className="text-soft">Choose your name with the last button of the rail.</p>
           ) : (
             <div className="mt-2 max-w-md">

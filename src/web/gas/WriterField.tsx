@@ -4,7 +4,8 @@ import { useWriter } from '../app/writer';
 import { SelectField } from '../parts/Field';
 
 export function WriterField({ error }: { error?: string | undefined }) {
-  const { people, person, choose } = useWriter();
+  const { people, listed, person, choose } = useWriter();
+  if (!listed) return null;
   if (people.length === 0) {
     return (
       <div className="rule-t mt-2 pt-3">

@@ -95,7 +95,10 @@ function YearFigure({ view: { standing, today, system } }: { view: MachineView }
   return (
     <Figure term={`Lost in ${String(year)}`} value={lossWords(loss, system)}>
       {[
-        loss.net > 0n && `${percentOf(loss.millionths)} of the full charge${loss.chronic ? ', chronic' : ''}`,
+        loss.net > 0n &&
+          (loss.millionths === null
+            ? 'share of the full charge unknown'
+            : `${percentOf(loss.millionths)} of the full charge${loss.chronic ? ', chronic' : ''}`),
         ...loss.unknown.map(lossUnknownWords),
         loss.net === 0n && loss.unknown.length === 0 && 'nothing had to be added to make good a loss',
       ]

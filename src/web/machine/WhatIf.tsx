@@ -21,7 +21,7 @@ const IMAGINED = 'what-if';
 const MOST_DAYS_AHEAD = 730;
 
 export function WhatIf({ view }: { view: MachineView }) {
-  const { today, system } = view;
+  const { today } = view;
   const [amount, setAmount] = useState('');
   const [on, setOn] = useState(dayText(today));
   const day = parseDay(on);
@@ -35,7 +35,7 @@ export function WhatIf({ view }: { view: MachineView }) {
       <div className="grid gap-x-6 sm:grid-cols-[14rem_12rem_1fr]">
         <TextField
           label="Amount"
-          placeholder={system === 'kilograms' ? '2 kg' : '3 lb'}
+          placeholder={`3 ${view.bareUnit}`}
           value={amount}
           onChange={(event) => setAmount(event.target.value)}
           error={amount !== '' && 'error' in read ? read.error : null}

@@ -20,6 +20,8 @@ interface Common {
   label: string;
   hint?: string;
   optional?: boolean;
+  /** what a row means that leaves it out */
+  leftOut?: string;
 }
 
 export type RowField = Common &
@@ -176,6 +178,7 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         label: 'Automatic leak detection, at first',
         type: 'choice',
         choices: choices(DETECTIONS, DETECTION_WORDS),
+        leftOut: 'none',
       },
       { key: 'serves', label: 'Cools', type: 'serves', optional: true },
       optional('assembly', 'Belongs to', 'text', 'The machine whose circuits these are.'),

@@ -79,7 +79,7 @@ function shown(field: RowField, value: unknown, row: Row): unknown {
       return offset ? shownIn('us', 0)(OFFSET_IN[dimension], offset) : '';
     }
     default:
-      return text(value);
+      return text(value ?? field.leftOut);
   }
 }
 
@@ -96,8 +96,9 @@ export function rowOfDraft(
     const value = draft[field.key];
     // What nobody touched stays as it was written, to the letter; what was never ticked stays unsaid.
     const ticked = field.type === 'check' || field.type === 'many' || field.type === 'serves';
+    const mayLack = ticked || field.leftOut !== undefined;
     const untouched = JSON.stringify(value) === JSON.stringify(began[field.key]);
-    if (untouched && (ticked || field.key in before)) continue;
+    if (untouched && (mayLack || field.key in before)) continue;
     const read = readField(field, value, draft);
     if ('error' in read) errors[field.key] = read.error;
     else if (read.value === null && !(field.key in before)) continue;

@@ -28,7 +28,7 @@ export const unjudgedShort = (unjudged: UnjudgedSummary): string =>
 /** The same as a sentence, with what is known all the same and what to do. */
 export function unjudgedSentence(unjudged: UnjudgedSummary, system: MassSystem): string {
   if (unjudged.code === 'notWeighed')
-    return `Cannot be judged: ${notWeighedWords(unjudged.days)}, so no rate can be given until that gas is out of the reckoning.`;
+    return `Cannot be judged: ${notWeighedWords(unjudged.days)}, so no rate that holds that gas can be given.`;
   const { atLeastGrams, wouldCover } = unjudged;
   if (atLeastGrams === null) return 'Cannot be judged: set the full charge (nobody weighed what is in it).';
   const cover =
