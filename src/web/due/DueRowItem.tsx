@@ -46,7 +46,7 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
       </div>
       <div className="hidden md:block">
         <RodDrawing rod={row.summary.rod} system={row.massSystem} />
-        <p className="text-right text-[0.93rem]">{rodWords(row.summary.rod, row.massSystem)}</p>
+        <p className="text-right text-[0.93rem] text-balance">{rodWords(row.summary.rod, row.massSystem)}</p>
       </div>
       <div className="col-span-2 flex gap-2 md:col-span-1 md:flex-col">
         <Button

@@ -47,8 +47,8 @@ export function bottleFlowWords(
       : `${massText(flow.takenOut, system)} taken out on record${unsure}`;
   const held = heldOf(flow);
   if (held === null) return `content not known${unsure}: weigh it`;
-  if (table === null || bottle.tare == null || bottle.waterCapacityL == null)
-    return 'room not known: no tare or capacity';
+  if (bottle.tare == null || bottle.waterCapacityL == null) return 'room not known: no tare or capacity';
+  if (table === null) return 'room: reading the table of its gas…';
   const tare = grams(exactGrams(bottle.tare)) / 1000;
   const room = cylinderRoom({
     table,

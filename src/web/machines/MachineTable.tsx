@@ -128,7 +128,7 @@ function MachineLine({ row: { appliance, siteName, summary, massSystem } }: { ro
       </div>
       <div className="order-5 md:order-none">
         <RodDrawing rod={summary.rod} system={massSystem} />
-        <p className="text-[0.93rem]">{rodWords(summary.rod, massSystem)}</p>
+        <p className="text-[0.93rem] text-balance">{rodWords(summary.rod, massSystem)}</p>
       </div>
       <div className="order-6 justify-self-end text-right md:order-none md:justify-self-start md:text-left">
         {summary.nextDue ? (
