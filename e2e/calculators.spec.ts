@@ -102,6 +102,12 @@ const CASES: Case[] = [
     shows: ['8 lb 10 oz'],
   },
   {
+    // typed in grams, told in grams, though the bench reads pounds
+    slug: 'went-in',
+    type: { 'First bottle before': '500 g', 'First bottle after': '447 g' },
+    shows: ['53 g'],
+  },
+  {
     slug: 'went-in',
     type: { 'First bottle before': '20', 'First bottle after': '21' },
     shows: ['The first bottle after must be less than the first bottle before. Check both.'],

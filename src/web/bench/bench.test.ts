@@ -118,6 +118,9 @@ describe('words', () => {
   it('a compound gauge shows inches of mercury below zero, a metric one a minus', () => {
     expect(shownIn('us', 101_325)('pressure', 101_325 - 12 * 3386.389)).toBe('12 inHg vacuum');
     expect(shownIn('metric', 101_325)('pressure', 61_325)).toBe('−0.4 bar');
+    // A cabinet weighed in grams at a site of psig.
+    const cabinet = shownIn('us', 101_325, 'metric');
+    expect([cabinet('mass', 0.053), cabinet('pressure', 101_325)]).toEqual(['53 g', '0 psig']);
     // The air at the site is the zero, not the air at the sea.
     expect(shownIn('us', 83_400)('pressure', 83_400)).toBe('0 psig');
   });

@@ -7,7 +7,7 @@ import { type Measure, type MeasureRefusal, fromSi, parseMeasure } from '../../c
 import { type Dimension, unitFact } from '../../core/quantity/units';
 import type { Result } from '../../core/result';
 import { readKept, writeKept } from '../data/kept';
-import { readIn, type UnitSystem } from '../words/measures';
+import { type Show, readIn, shownIn, type UnitSystem } from '../words/measures';
 import { useBench } from './setting';
 import { useToolHome } from './toolHome';
 
@@ -49,6 +49,8 @@ export interface BenchForm<M extends string, C extends string> {
   choose: (key: C, value: string) => void;
   /** several at once */
   put: (part: { measures?: Partial<Record<M, Typed>>; choices?: Partial<Record<C, string>> }) => void;
+  /** results; weights in the units in which the first weight was typed: 53 g stay grams, whatever the gauges read in */
+  show: Show;
   touched: boolean;
   reset: () => () => void;
   fillExample: () => void;
@@ -64,7 +66,7 @@ export function useBenchForm<M extends string, C extends string = never>(
   specs: Record<M, MeasureSpec>,
   choices: Record<C, string> = {} as Record<C, string>,
 ): BenchForm<M, C> {
-  const { system, atmosphere } = useBench();
+  const { system, weights = system, atmosphere } = useBench();
   const home = useToolHome();
   const place = `${home?.prefix ?? ''}${slug}`;
   const startOf = (key: string, spec: MeasureSpec) =>
@@ -77,7 +79,7 @@ export function useBenchForm<M extends string, C extends string = never>(
   const fields = {} as Record<M, MeasureField>;
   const si = {} as Record<M, number | null>;
   for (const [key, spec] of Object.entries(specs) as [M, MeasureSpec][]) {
-    const usual = spec.unit?.[system] ?? readIn(spec.dimension, system);
+    const usual = spec.unit?.[system] ?? readIn(spec.dimension, spec.dimension === 'mass' ? weights : system);
     const typed = kept.measures[key] ?? {
       text: bareText(spec, startOf(key, spec), usual, atmosphere),
       unit: usual,
@@ -91,9 +93,18 @@ export function useBenchForm<M extends string, C extends string = never>(
     };
     si[key] = read.ok ? read.value.si : null;
   }
+  const weighed = Object.values<MeasureField>(fields).find(
+    ({ spec, read }) => spec.dimension === 'mass' && read.ok,
+  );
+  const typedIn = weighed?.read.ok ? weighed.read.value.unit : null;
   return {
     fields,
     si,
+    show: shownIn(
+      system,
+      atmosphere,
+      typedIn === null ? weights : typedIn === 'kg' || typedIn === 'g' ? 'metric' : 'us',
+    ),
     choice: { ...choices, ...(kept.choices as Record<C, string>) },
     put: (part) =>
       keep({

@@ -3,10 +3,12 @@ import { type ReactNode, createContext, useContext, useState } from 'react';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
 import { isRefrigerant } from '../../core/refrigerant/refrigerant';
 import { readKept, writeKept } from '../data/kept';
-import { shownIn, type UnitSystem } from '../words/measures';
+import { type Show, shownIn, type UnitSystem } from '../words/measures';
 
 interface Kept {
   system: UnitSystem;
+  /** weights, where a machine is weighed in the other system */
+  weights?: UnitSystem;
   altitudeM: number;
   refrigerant: string;
 }
@@ -15,7 +17,7 @@ export interface BenchSetting extends Kept {
   /** Pa absolute at the site */
   atmosphere: number;
   change: (part: Partial<Kept>) => void;
-  show: ReturnType<typeof shownIn>;
+  show: Show;
 }
 
 const KEY = 'abacus.bench';
@@ -43,7 +45,7 @@ export function BenchSettingProvider({ machine, children }: { machine?: Kept; ch
     if (!machine) writeKept(KEY, next);
     setSetting(next);
   };
-  const show = shownIn(setting.system, atmosphere);
+  const show = shownIn(setting.system, atmosphere, setting.weights);
   return <Context value={{ ...setting, atmosphere, change, show }}>{children}</Context>;
 }
 

@@ -45,6 +45,7 @@ export function ToolBody({ slug, beside }: Omit<Props, 'open'>) {
       <BenchSettingProvider
         machine={{
           system: units,
+          weights: view.system === 'kilograms' ? 'metric' : 'us',
           altitudeM: machine.site.altitudeM ?? 0,
           refrigerant: standing.present.refrigerant.name,
         }}

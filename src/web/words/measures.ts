@@ -32,12 +32,14 @@ export const readIn = (dimension: Dimension, system: UnitSystem): string => READ
 
 const SMALL_VOLUME_M3 = 5e-4;
 
-/** Turns SI into text for a system at a site's atmosphere. */
+export type Show = (dimension: Dimension, si: number) => string;
+
+/** Turns SI into text for a system at a site's atmosphere. `weights`: where they are weighed in the other system. */
 export const shownIn =
-  (system: UnitSystem, atmospherePa: number) =>
-  (dimension: Dimension, si: number): string => {
+  (system: UnitSystem, atmospherePa: number, weights: UnitSystem = system): Show =>
+  (dimension, si) => {
     if (!Number.isFinite(si)) return 'never';
-    if (dimension === 'mass') return massWords(si, system);
+    if (dimension === 'mass') return massWords(si, weights);
     if (dimension === 'length') return lengthWords(si, system);
     if (dimension === 'massRate') return massRateWords(si, system);
     if (dimension === 'duration') return durationWords(si);

@@ -15,7 +15,6 @@ import { BenchPage } from '../parts/BenchPage';
 import { Fields } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useBench } from '../setting';
 
 const INCH = 0.0254;
 const feet = { us: 'ft', metric: 'm' };
@@ -117,7 +116,7 @@ function partsOf(si: Record<Key, number | null>): Result<Part[], BenchRefusal> {
 
 export default function Components() {
   const form = useBenchForm('components', SPECS);
-  const { show } = useBench();
+  const { show } = form;
   const parts = partsOf(form.si);
   return (
     <BenchPage

@@ -37,7 +37,8 @@ const money = (value: number): string => figureText(value, 0);
 
 export default function Cost() {
   const form = useBenchForm('cost', SPECS);
-  const { refrigerant, show } = useBench();
+  const { show } = form;
+  const { refrigerant } = useBench();
   return (
     <BenchPage
       slug="cost"

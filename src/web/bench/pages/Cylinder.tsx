@@ -9,7 +9,6 @@ import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useBench } from '../setting';
 
 const SPECS = {
   waterCapacity: {
@@ -32,7 +31,7 @@ const STATES = {
 
 export default function Cylinder() {
   const form = useBenchForm('cylinder', SPECS, { holds: '', bottle: '' });
-  const { show } = useBench();
+  const { show } = form;
   const bottles = (useCylinders().data ?? []).filter(
     (each) => each.waterCapacityL != null && each.tare != null,
   );

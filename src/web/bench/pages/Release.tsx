@@ -6,7 +6,6 @@ import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useBench } from '../setting';
 
 const SPECS = {
   volume: {
@@ -27,7 +26,7 @@ const SPECS = {
 
 export default function Release() {
   const form = useBenchForm('release', SPECS);
-  const { show } = useBench();
+  const { show } = form;
   return (
     <BenchPage
       slug="release"

@@ -15,7 +15,6 @@ import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useBench } from '../setting';
 
 const INCH = 0.0254;
 const SPECS = {
@@ -83,7 +82,7 @@ function Weighed({
   si: Si;
   form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'off'>>;
 }) {
-  const { show } = useBench();
+  const { show } = form;
   const liquid = saturatedState(table, si.liquid);
   if (!liquid.ok) return <Refused>{benchRefusalWords(liquid.refusal, show)}</Refused>;
   const boiling = saturationTemperature(table, 'dew', si.suction);

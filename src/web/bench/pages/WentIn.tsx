@@ -22,7 +22,8 @@ const SPECS = {
 
 export default function WentIn() {
   const form = useBenchForm('went-in', SPECS);
-  const { show, refrigerant } = useBench();
+  const { show } = form;
+  const { refrigerant } = useBench();
   const { si } = form;
   const rows: [string, number | null, number | null][] = [
     ['the first bottle', si.before1, si.after1],

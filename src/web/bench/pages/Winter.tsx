@@ -6,7 +6,6 @@ import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useBench } from '../setting';
 
 const SPECS = {
   condenserVolume: {
@@ -21,7 +20,7 @@ const SPECS = {
 
 export default function Winter() {
   const form = useBenchForm('winter', SPECS);
-  const { show } = useBench();
+  const { show } = form;
   return (
     <BenchPage
       slug="winter"
