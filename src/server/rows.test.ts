@@ -1,4 +1,5 @@
 /** Rows put right: sealed with the entries, with their reason and history, and what hangs on them judged anew. */
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import * as api from '../contract/api';
@@ -7,7 +8,7 @@ import { readLogbook } from '../core/logbook/logbook';
 import type { Revision } from '../core/logbook/tables';
 import { type ServedStory, serveStory } from '../demo/servedStory';
 import { systemClock } from './clock';
-import { exportLogbook, loadLogbook } from './logbooks';
+import { exportLogbook, loadLogbook, verifyChain } from './logbooks';
 import { openServices } from './services';
 
 const TODAY = '2026-11-23';
@@ -159,7 +160,15 @@ it('a company-wide list says who changed what, newest first, page by page, each 
   } while (before !== null && seen.length < 300);
   expect(new Set(seen).size).toBe(seen.length);
   expect(seen).toEqual([...seen].sort((a, b) => b - a));
-  const [latest] = api.changesAnswer.parse(await story.get('/changes')).changes;
+  const { changes } = api.changesAnswer.parse(await story.get('/changes'));
+  const [latest] = changes;
+  // An entry comes with what its leaks are called and the units of its site.
+  const kiosk = changes.find((each) => each.entry?.applianceId === 'kiosk-cooler');
+  expect(kiosk).toMatchObject({
+    leaks: { k1: 'k1' },
+    massSystem: 'kilograms',
+    siteName: 'Kaldvik Ferry Terminal',
+  });
   expect(latest?.revision).toMatchObject({ by: 'odalys' });
   expect((await fetch(`${story.base}/changes?before=soon`)).status).toBe(422);
 });
@@ -191,6 +200,31 @@ describe('the chain', () => {
     expect(JSON.parse(JSON.stringify(await exportLogbook(again.store)))).toEqual(exported);
     again.close();
   }, 60_000);
+
+  it('takes in the rows and own figures of a database from before they were sealed, once', async () => {
+    const url = `file:${join(story.folder, 'older.db')}`;
+    const first = await openServices(url, systemClock(TODAY));
+    const own = {
+      pack: 'house' as const,
+      figure: ['threshold', 'commercialRefrigeration'],
+      from: '2026-01-01',
+      value: 12,
+      reason: 'owner wants less',
+      by: 'Odalys Brandt',
+    };
+    await first.store.batch([
+      first.store.putRow('people', 'p', { id: 'p', name: 'Ike' }),
+      first.store.insertAmendment(own, '2026-01-01T09:00:00.000Z'),
+    ]);
+    first.close();
+    const again = await openServices(url, systemClock(TODAY));
+    expect(await verifyChain(again.store)).toMatchObject({ intact: true, revisions: 2, alteredRows: [] });
+    expect((await again.store.revisionsOf('people', 'p')).map((each) => each.row['name'])).toEqual(['Ike']);
+    again.close();
+    const third = await openServices(url, systemClock(TODAY));
+    expect((await verifyChain(third.store)).revisions).toBe(2);
+    third.close();
+  });
 
   it('shows a row that was altered behind its back', async () => {
     const { db } = story.services.store.database;

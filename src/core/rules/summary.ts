@@ -9,7 +9,7 @@ import type { Standing } from './standing';
 import { stateOf } from './obligation';
 import { type Unjudged, unjudged } from './unjudged';
 
-export const MACHINE_STATES = ['overdue', 'caseOpen', 'watch', 'healthy', 'unknown', 'retired'] as const;
+export const MACHINE_STATES = ['overdue', 'caseOpen', 'unknown', 'watch', 'healthy', 'retired'] as const;
 /** overdue: a duty is late; caseOpen: a case runs unverified; watch: due within 7 days or headroom below a fifth */
 export type MachineState = (typeof MACHINE_STATES)[number];
 
@@ -135,8 +135,8 @@ function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
     standing.cases.some((each) => each.state === 'open' || each.state === 'tested' || each.state === 'plan')
   )
     return 'caseOpen';
-  if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
   if (unjudged(standing) !== null) return 'unknown';
+  if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
   if (rod.limit) return rod.freeGrams < rod.allowanceGrams * SMALL_SHARE ? 'watch' : 'healthy';
   return 'healthy';
 }

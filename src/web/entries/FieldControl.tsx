@@ -5,6 +5,7 @@ import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { stainsOf } from '../../core/visit/stains';
 import { Choices } from '../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { Ticks } from '../parts/Ticks';
 import { PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
 import { labelOf } from '../../core/logbook/leakLabels';
@@ -208,45 +209,5 @@ function Labelled({
         </p>
       )}
     </div>
-  );
-}
-
-function Ticks({
-  label,
-  hint,
-  choices,
-  value,
-  onChange,
-}: {
-  label: string;
-  hint: string | undefined;
-  choices: readonly { value: string; words: string }[];
-  value: string[];
-  onChange: (value: string[]) => void;
-}) {
-  return (
-    <fieldset className="mb-4">
-      <legend className="font-semibold">{label}</legend>
-      {hint && <p className="text-soft">{hint}</p>}
-      <div className="grid gap-x-4 sm:grid-cols-2">
-        {choices.map((choice) => (
-          <label key={choice.value} className="flex min-h-11 cursor-pointer items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-green"
-              checked={value.includes(choice.value)}
-              onChange={(event) =>
-                onChange(
-                  event.target.checked
-                    ? [...value, choice.value]
-                    : value.filter((each) => each !== choice.value),
-                )
-              }
-            />
-            {choice.words}
-          </label>
-        ))}
-      </div>
-    </fieldset>
   );
 }

@@ -1,6 +1,7 @@
 /** One field of a row's form, by its type. */
 import { useOwners, useSites, useSpaces } from '../data/queries';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { Ticks } from '../parts/Ticks';
 import type { RowField } from './rowForms';
 import type { RowDraft } from './rowValues';
 
@@ -69,38 +70,6 @@ interface Shared<Value> {
   error: string | null;
   value: Value;
   onChange: (value: Value) => void;
-}
-
-function Ticks({
-  label,
-  hint,
-  choices,
-  value,
-  onChange,
-}: Shared<string[]> & { choices: readonly { value: string; words: string }[] }) {
-  return (
-    <fieldset className="mb-4">
-      <legend className="font-semibold">{label}</legend>
-      {hint && <p className="text-soft">{hint}</p>}
-      {choices.map((choice) => (
-        <label key={choice.value} className="flex min-h-11 cursor-pointer items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-6 accent-green"
-            checked={value.includes(choice.value)}
-            onChange={(event) =>
-              onChange(
-                event.target.checked
-                  ? [...value, choice.value]
-                  : value.filter((each) => each !== choice.value),
-              )
-            }
-          />
-          {choice.words}
-        </label>
-      ))}
-    </fieldset>
-  );
 }
 
 function SiteField({ value, onChange, ...rest }: Shared<string>) {

@@ -76,7 +76,7 @@ export const STATE_WORDS: Record<MachineState, string> = {
   caseOpen: 'case open',
   watch: 'watch',
   healthy: 'healthy',
-  unknown: 'not known',
+  unknown: 'cannot be judged',
   retired: 'retired',
 };
 
