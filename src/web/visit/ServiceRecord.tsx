@@ -133,7 +133,7 @@ function Lines({ of, empty = NOT_RECORDED }: { of: PaperBlock; empty?: string | 
   );
 }
 
-/** An entry with its note, and what weakens it where it is a test. */
+/** What was done and how, with its note, and what weakens it where it is a test. */
 function Line({ entry }: { entry: Entry }) {
   const { view } = useVisit();
   const running = useRunning();
@@ -141,7 +141,13 @@ function Line({ entry }: { entry: Entry }) {
   const words = noteWords(entry, view.system, view.names);
   return (
     <li className="break-words">
-      {words === '' ? entryTitle(entry) : words}
+      {words === '' ? (
+        entryTitle(entry)
+      ) : (
+        <>
+          <span className="text-soft">{entryTitle(entry)}:</span> {words}
+        </>
+      )}
       {entry.note && ` “${entry.note}”`}
       {weak && <span className="font-semibold"> {weak.words}</span>}
     </li>
