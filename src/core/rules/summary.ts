@@ -1,5 +1,5 @@
 /** What a list shows of a machine: its state, the rod, and what falls due next. */
-import { type Day, dayText } from '../quantity/day';
+import { dayText } from '../quantity/day';
 import { type MassUnit, grams } from '../quantity/mass';
 import type { LeakRateMethod, PackId } from '../logbook/fields';
 import { strictestOf } from './headroom';
@@ -127,7 +127,8 @@ export function rodOf(standing: Standing): Rod {
 
 const SMALL_SHARE = 0.2;
 
-function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
+function stateOfMachine(standing: Standing, rod: Rod, cannot: Unjudged | null): MachineState {
+  const { asOf } = standing.history;
   if (standing.history.retiredOn !== null) return 'retired';
   const states = standing.obligations.map((each) => stateOf(each, asOf));
   if (states.includes('overdue')) return 'overdue';
@@ -135,7 +136,7 @@ function stateOfMachine(standing: Standing, rod: Rod, asOf: Day): MachineState {
     standing.cases.some((each) => each.state === 'open' || each.state === 'tested' || each.state === 'plan')
   )
     return 'caseOpen';
-  if (unjudged(standing) !== null) return 'unknown';
+  if (cannot !== null) return 'unknown';
   if (states.includes('dueSoon') || standing.leaks.hasOpen()) return 'watch';
   if (rod.limit) return rod.freeGrams < rod.allowanceGrams * SMALL_SHARE ? 'watch' : 'healthy';
   return 'healthy';
@@ -150,7 +151,7 @@ export function summaryOf(standing: Standing): MachineSummary {
   return {
     id: standing.history.appliance.id,
     asOf: dayText(asOf),
-    state: stateOfMachine(standing, rod, asOf),
+    state: stateOfMachine(standing, rod, cannot),
     refrigerant: standing.present.refrigerant.name,
     fullChargeGrams: standing.present.fullCharge === null ? null : grams(standing.present.fullCharge),
     packs: standing.present.covering.map((pack) => pack.id),

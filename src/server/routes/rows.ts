@@ -11,16 +11,23 @@ import { bodyOf, queryOf } from './body';
 
 const CHANGES_OF_A_PAGE = 50;
 
-/** What the leaks of these machines are called, by machine. */
-async function leaksOf(
-  store: Store,
-  machines: readonly string[],
-): Promise<Map<string, Record<string, string>>> {
-  const labels = new Map<string, Record<string, string>>();
-  for (const id of new Set(machines))
-    labels.set(id, Object.fromEntries(leakLabels(await store.entriesBearingOn(id))));
-  return labels;
+/** The machines that a page names, each read once: what they and their leaks are called, and their units. */
+async function machinesOf(store: Store, ids: readonly string[]) {
+  const machines = new Map<string, Pick<api.Change, 'machineName' | 'siteName' | 'massSystem' | 'leaks'>>();
+  for (const id of new Set(ids)) {
+    const appliance = await store.appliance(id);
+    const site = appliance && (await store.site(appliance.siteId));
+    machines.set(id, {
+      machineName: appliance?.name ?? '',
+      siteName: site?.name ?? '',
+      massSystem: massSystemOf(site ?? { packs: [] }),
+      leaks: Object.fromEntries(leakLabels(await store.entriesBearingOn(id))),
+    });
+  }
+  return machines;
 }
+
+const NO_MACHINE = { machineName: '', siteName: '', massSystem: massSystemOf({ packs: [] }), leaks: {} };
 
 export function rowRouter({ rows, store }: Services): Router {
   const router = Router();
@@ -52,25 +59,18 @@ export function rowRouter({ rows, store }: Services): Router {
     const before = queryOf(api.changesQuery, request).before ?? null;
     const links = await store.linksBefore(before, CHANGES_OF_A_PAGE + 1);
     const page = links.slice(0, CHANGES_OF_A_PAGE);
-    const appliances = new Map((await store.appliances()).map((each) => [each.id, each]));
-    const sites = new Map((await store.sites()).map((each) => [each.id, each]));
-    const leaks = await leaksOf(
+    const machines = await machinesOf(
       store,
       page.flatMap(({ sealed }) => ('kind' in sealed ? (sealed.applianceId ?? []) : [])),
     );
     response.json({
       changes: page.map(({ sequence, sealed }): api.Change => {
-        const entry = 'kind' in sealed ? sealed : null;
-        const appliance = appliances.get(entry?.applianceId ?? '');
-        const site = sites.get(appliance?.siteId ?? '');
+        if (!('kind' in sealed)) return { sequence, revision: sealed, entry: null, ...NO_MACHINE };
         return {
           sequence,
-          revision: 'kind' in sealed ? null : sealed,
-          entry,
-          machineName: appliance?.name ?? '',
-          siteName: site?.name ?? '',
-          massSystem: massSystemOf(site ?? { packs: [] }),
-          leaks: leaks.get(appliance?.id ?? '') ?? {},
+          revision: null,
+          entry: sealed,
+          ...(machines.get(sealed.applianceId ?? '') ?? NO_MACHINE),
         };
       }),
       before: links.length > page.length ? (page.at(-1)?.sequence ?? null) : null,
