@@ -28,10 +28,7 @@ export async function benchAppend(): Promise<Comparison[]> {
     [{ table: 'sites', id: 's', row: { id: 's', name: 's', timezone: 'UTC', packs: ['us-hfc'] } }],
     changing,
   );
-  await appending.append(randomEntries(100, 5), {
-    appliance,
-    rows: rows.added([{ table: 'appliances', id: 'a', row: appliance }], changing),
-  });
+  await appending.addMachine({ appliance, spaces: [], entries: randomEntries(100, 5) });
   const bare = createClient({ url: `file:${join(folder, 'bare.db')}` });
   await bare.execute('PRAGMA journal_mode = WAL');
   await bare.execute('CREATE TABLE rows (id TEXT PRIMARY KEY, document TEXT)');
@@ -65,7 +62,7 @@ export async function benchAppend(): Promise<Comparison[]> {
     },
   );
   bare.close();
-  services.close();
+  await services.close();
   rmSync(folder, { recursive: true });
   return [result];
 }

@@ -13,19 +13,19 @@ export function seeded(seed: number): () => number {
   };
 }
 
-export function randomEntries(count: number, seed: number): Entry[] {
+export function randomEntries(count: number, seed: number, applianceId = 'a'): Entry[] {
   const random = seeded(seed);
   const first = dayOf('2016-01-01');
   const entries: Entry[] = [];
   const push = (on: string, rest: object) => {
     const index = entries.length;
     entries.push({
-      id: `019a0000-${String(seed).padStart(4, '0')}-7000-8000-${String(index).padStart(12, '0')}`,
+      id: `019a0000-${String(index).padStart(4, '0')}-7000-8000-${String(seed).padStart(12, '0')}`,
       on,
       at: `${on}T09:${String(index % 60).padStart(2, '0')}:00-06:00`,
       recordedAt: `${on}T18:00:00Z`,
       by: 'p1',
-      applianceId: 'a',
+      applianceId,
       note: 'as found, written on the machine',
       ...rest,
     } as Entry);
@@ -33,7 +33,7 @@ export function randomEntries(count: number, seed: number): Entry[] {
   push('2016-01-01', { kind: 'fullChargeSet', method: 'weighed', mass: { value: 640, unit: 'lb' } });
   for (let index = 1; index < count; index += 1) {
     const on = dayText(addDays(first, Math.floor((index / count) * 3900)));
-    const leakId = `k${String(Math.floor(index / 12))}`;
+    const leakId = `k${String(seed)}-${String(Math.floor(index / 12))}`;
     const roll = random();
     if (roll < 0.35) {
       const value = Math.round(random() * 300) / 10;

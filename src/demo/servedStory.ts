@@ -20,14 +20,14 @@ export interface ServedStory {
     path: string,
     body: unknown,
   ) => Promise<{ status: number; type: string; body: Record<string, unknown> }>;
-  close: () => void;
+  close: () => Promise<void>;
 }
 
 export async function serveStory(today: string): Promise<ServedStory> {
   const folder = mkdtempSync(join(tmpdir(), 'abacus-served-'));
   const clock = systemClock(today);
   const services = await openServices(`file:${join(folder, 'story.db')}`, clock);
-  await loadLogbook(services.store, services.judging, clock, demoStory(dayOf(today)));
+  await loadLogbook(services, demoStory(dayOf(today)));
   const server = createApp(services, null).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
@@ -49,9 +49,9 @@ export async function serveStory(today: string): Promise<ServedStory> {
         body: (await response.json()) as Record<string, unknown>,
       };
     },
-    close: () => {
+    close: async () => {
       server.close();
-      services.close();
+      await services.close();
       rmSync(folder, { recursive: true });
     },
   };

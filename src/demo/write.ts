@@ -15,7 +15,7 @@ const file = url.startsWith('file:') ? url.slice('file:'.length) : null;
 if (file !== null && existsSync(file)) {
   const present = await openServices(url, clock);
   const people = await present.store.people();
-  present.close();
+  await present.close();
   if (people.length > 0 && !people.some((each) => each.id === 'odalys')) {
     console.error(`${file} holds a logbook of its own. Name another file in ABACUS_DATABASE for the demo.`);
     process.exit(2);
@@ -29,8 +29,8 @@ if (!story.ok) {
   process.exit(1);
 }
 const services = await openServices(url, clock);
-await loadLogbook(services.store, services.judging, clock, story.value);
-services.close();
+await loadLogbook(services, story.value);
+await services.close();
 console.log(
   `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,
 );

@@ -1,56 +1,81 @@
-/** The Express app: the API, problem documents, and the built web with its pages. */
+/** The Express app: the API, problem documents, and the built web with its pages, compressed when it was built. */
 import { existsSync } from 'node:fs';
+import { STATUS_CODES } from 'node:http';
 import { join } from 'node:path';
+import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
-import { HttpProblem, invalid, notFound, tooLarge } from './problem';
-import { apiRouter } from './routes/api';
-import { photoRouter } from './routes/photos';
-import { rowRouter } from './routes/rows';
-import { visitRouter } from './routes/visits';
+import expressStaticGzip from 'express-static-gzip';
+import { HttpProblem, busy, invalid, notFound, refused, tooLarge } from './problem';
+import { fileHandlers } from './routes/files';
+import { handlers } from './routes/handlers';
+import { apiRouter } from './routes/route';
 import type { Services } from './services';
+import { isBusy } from './store/database';
+import { NoPlace } from './store/pages';
 
 const BODY_LIMIT = '4mb';
+const SERVER_FAULT = 500;
 
-/** What Express says of a body that it does not take, in our words. */
-function bodyProblem(error: unknown): HttpProblem | null {
-  if (error instanceof SyntaxError) return invalid([{ path: [], message: 'is no JSON' }]);
-  if (error instanceof Error && 'type' in error && error.type === 'entity.too.large')
+/** What Express and its parsers say, in our words. */
+function layerProblem(error: unknown): HttpProblem | null {
+  if (!(error instanceof Error)) return null;
+  const { type, status } = error as Error & { type?: string; status?: number };
+  if (type === 'entity.parse.failed') return invalid([{ path: [], message: 'is no JSON' }]);
+  if (type === 'entity.too.large')
     return tooLarge(
       'That is too large to be taken; nothing was written. Send a smaller photo, or fewer entries.',
     );
-  return null;
+  if (status === undefined || status < 400 || status >= SERVER_FAULT) return null;
+  return refused(status, `${STATUS_CODES[status] ?? 'Refused'}: ${error.message}. Nothing was written.`);
 }
 
-const answerProblem: ErrorRequestHandler = (error: unknown, _request, response, next) => {
-  if (response.headersSent) {
-    next(error);
-    return;
-  }
-  const problem = error instanceof HttpProblem ? error : bodyProblem(error);
-  if (!problem) console.error(error);
-  const document = problem?.document ?? {
-    type: 'about:blank',
-    title: 'Something went wrong on our side; nothing was written. Try again.',
-    status: 500,
+function problemOf(error: unknown, services: Services): HttpProblem | null {
+  if (error instanceof HttpProblem) return error;
+  if (error instanceof NoPlace)
+    return invalid([{ path: ['after'], message: 'is no place of this list; ask for its first page' }]);
+  if (!isBusy(error)) return layerProblem(error);
+  services.database.renewReads();
+  return busy();
+}
+
+const answerProblem =
+  (services: Services): ErrorRequestHandler =>
+  (error: unknown, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const problem = problemOf(error, services);
+    if (!problem) console.error(error);
+    const document = problem?.document ?? {
+      type: 'about:blank',
+      title: 'Something went wrong on our side; nothing was written. Try again.',
+      status: SERVER_FAULT,
+    };
+    if (problem?.retryAfterSeconds != null) response.set('Retry-After', String(problem.retryAfterSeconds));
+    response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
   };
-  response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
-};
 
 export function createApp(services: Services, webFolder: string | null): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(express.json({ limit: BODY_LIMIT }));
-  app.use('/api', photoRouter(services));
-  app.use('/api', visitRouter(services));
-  app.use('/api', rowRouter(services));
-  app.use('/api', apiRouter(services));
+  app.use('/api', compression());
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api', apiRouter(handlers(services), fileHandlers(services)));
   app.use('/api', () => {
     throw notFound('address');
   });
   if (webFolder !== null && existsSync(webFolder)) {
-    app.use(express.static(webFolder, { maxAge: '1h', index: false }));
+    app.use(
+      expressStaticGzip(webFolder, {
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        index: false,
+        serveStatic: { maxAge: '1h', index: false },
+      }),
+    );
     app.get('/{*page}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
   }
-  app.use(answerProblem);
+  app.use(answerProblem(services));
   return app;
 }

@@ -5,78 +5,142 @@
 import type { Entry } from '../core/logbook/entry';
 import { type KnownIds, entryProblems } from '../core/logbook/logbook';
 import { deadIds } from '../core/logbook/order';
-import type { Appliance } from '../core/logbook/tables';
+import { bearsOnStanding } from '../core/logbook/history';
+import type { Appliance, Site, Space } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
-import { acceptedReasons, senseOf } from '../core/logbook/sense';
+import { acceptedReasons, readsRecord, senseOf } from '../core/logbook/sense';
 import { dayText } from '../core/quantity/day';
 import { noteProblems } from '../core/visit/notes';
-import { standingFromEntries } from '../core/rules/standing';
-import { senseContext } from '../core/rules/senseContext';
+import { machineFacts } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
-import { type Judging } from './judging';
+import type { Judging, Put } from './judging';
 import { conflict, invalid, notFound, wantsReason } from './problem';
-import { contentOf } from './store/seal';
+import { RecentMachines } from './recent';
 import type { Rows } from './rows';
+import type { Database } from './store/database';
+import { contentOf } from './store/seal';
 import type { Store } from './store/store';
+import { visitsAfter } from './store/visits';
 
 export interface Appended {
   entries: Entry[];
-  /** machines whose standing changed */
+  /** machines whose record changed */
   machines: string[];
 }
 
+/** A machine that is new with its first entries. */
+export interface NewMachine {
+  appliance: Appliance;
+  spaces: readonly Space[];
+  entries: readonly Entry[];
+  by?: string | null | undefined;
+}
+
 export class Appending {
+  private readonly recent = new RecentMachines();
+
   constructor(
+    private readonly database: Database,
     private readonly store: Store,
     private readonly judging: Judging,
+    private readonly rows: Rows,
     private readonly clock: Clock,
   ) {}
 
-  /** `adding`: a machine that is new with these entries, and the rows to store and seal ahead of them. */
-  append(
-    entries: readonly Entry[],
-    adding: { appliance: Appliance; rows: ReturnType<Rows['added']> } | null = null,
-  ): Promise<Appended> {
-    return this.store.database.write(async () => {
-      const known = new Map(
-        (await this.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [entry.id, entry]),
+  append(entries: readonly Entry[]): Promise<Appended> {
+    return this.database.write(() => this.taken(entries, null));
+  }
+
+  /** Sent again, a machine that is there already is no error, and is not changed. */
+  addMachine({ appliance, spaces, entries, by }: NewMachine): Promise<Appended> {
+    return this.database.write(async () => {
+      if (await this.store.appliance(appliance.id)) return { entries: [], machines: [appliance.id] };
+      const fresh = [
+        ...spaces.map((row) => ({ table: 'spaces' as const, id: row.id, row })),
+        { table: 'appliances' as const, id: appliance.id, row: appliance },
+      ];
+      const problems = await this.rows.machineProblems(
+        appliance,
+        fresh.map((each) => ({ ...each, before: null })),
       );
-      const fresh: Entry[] = [];
-      for (const entry of entries) {
-        const stored = known.get(entry.id);
-        if (stored && !sameContent(stored, entry)) {
-          throw conflict(
-            'This entry is in the logbook already, with other content.',
-            'Correct it with a new entry that supersedes it.',
-          );
-        }
-        if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
-      }
-      // Each machine is read once: nothing else writes while this runs in the queue.
-      const read = memoized((id: string) => this.store.entriesBearingOn(id));
-      await this.check(fresh, adding?.appliance.id ?? null, read);
-      const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
-      const touched = await this.touchedBy(fresh);
-      if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
-      const standings = await Promise.all(
-        touched.map(async (id) => {
-          const appliance = id === adding?.appliance.id ? adding.appliance : await this.store.appliance(id);
-          if (!appliance) throw notFound('machine');
-          return this.judging.standingOf(appliance, [...(await read(id)), ...fresh]);
-        }),
-      );
-      await this.store.batch([
-        ...(adding?.rows.statements ?? []),
-        ...sealed.statements,
-        ...standings.flatMap((standing) => this.store.replaceStanding(this.judging.stored(standing))),
-      ]);
-      return {
-        entries: entries.map(
-          (entry) => known.get(entry.id) ?? sealed.entries.find((each) => each.id === entry.id) ?? entry,
-        ),
-        machines: touched,
-      };
+      if (problems.length > 0)
+        throw invalid(problems.map((each) => ({ ...each, path: ['appliance', ...each.path] })));
+      return this.taken(entries, {
+        appliance,
+        rows: this.rows.added(fresh, { by: by ?? null, why: null }),
+      });
     });
+  }
+
+  /** `adding`: a machine that is new with these entries, and the rows to store and seal ahead of them. */
+  private async taken(
+    entries: readonly Entry[],
+    adding: { appliance: Appliance; rows: ReturnType<Rows['added']> } | null,
+  ): Promise<Appended> {
+    const known = new Map(
+      (await this.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [entry.id, entry]),
+    );
+    const fresh: Entry[] = [];
+    for (const entry of entries) {
+      const stored = known.get(entry.id);
+      if (stored && !sameContent(stored, entry)) {
+        throw conflict(
+          'This entry is in the logbook already, with other content.',
+          'Correct it with a new entry that supersedes it.',
+        );
+      }
+      if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
+    }
+    if (!this.recent.stillHolds(await this.database.version())) {
+      this.recent.clear();
+      this.judging.forgetLately();
+    }
+    const machines = new Machines(this.store, this.recent, adding?.appliance ?? null);
+    await this.check(fresh, machines);
+    const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
+    const touched = await this.touchedBy(fresh);
+    if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
+    const judged = await this.judged(touched, fresh, machines);
+    await this.database.batch([
+      ...(adding?.rows.statements ?? []),
+      ...sealed.statements,
+      ...visitsAfter(sealed.from, sealed.entries, await this.visitsCorrected(fresh)),
+      ...judged.flatMap((each) => each.statements),
+    ]);
+    for (const each of judged) this.judging.remember(each.judged);
+    await machines.keep(touched, sealed.entries);
+    return {
+      entries: entries.map(
+        (entry) => known.get(entry.id) ?? sealed.entries.find((each) => each.id === entry.id) ?? entry,
+      ),
+      machines: touched,
+    };
+  }
+
+  /** The standings that these entries change. What no rule reads changes none that is of today. */
+  private async judged(
+    touched: readonly string[],
+    fresh: readonly Entry[],
+    machines: Machines,
+  ): Promise<Put[]> {
+    const puts: Put[] = [];
+    for (const id of touched) {
+      if (!fresh.some(bearsOnStanding) && (await this.judging.isOfToday(id))) continue;
+      const { appliance, site } = await machines.known(id);
+      const standing = await this.judging.standingOf(appliance, site, [
+        ...(await machines.bearing(id)),
+        ...fresh,
+      ]);
+      puts.push(await this.judging.put(standing, site));
+    }
+    return puts;
+  }
+
+  private async visitsCorrected(entries: readonly Entry[]): Promise<string[]> {
+    const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
+    return [...targets, ...entries].flatMap((entry) =>
+      entries.some((each) => each.supersedes === entry.id) ? (entry.visitId ?? []) : [],
+    );
   }
 
   private async touchedBy(entries: readonly Entry[]): Promise<string[]> {
@@ -85,17 +149,14 @@ export class Appending {
     return [...touched];
   }
 
-  private async check(
-    entries: readonly Entry[],
-    newAppliance: string | null,
-    read: ReadMachine,
-  ): Promise<void> {
+  private async check(entries: readonly Entry[], machines: Machines): Promise<void> {
     const ownIds = new Set(entries.map((entry) => entry.id));
     const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
-    const appliances = new Set<string | null>(
-      await this.store.knownAppliances(entries.flatMap((entry) => entry.applianceId ?? [])),
-    );
-    appliances.add(newAppliance);
+    const named = [...new Set(entries.flatMap((entry) => entry.applianceId ?? []))];
+    const appliances = new Set([
+      ...named.filter(machines.isKnown),
+      ...(await this.store.knownAppliances(named.filter((id) => !machines.isKnown(id)))),
+    ]);
     if (ownIds.size < entries.length)
       throw invalid([{ path: [], message: 'has an id that stands twice; give each entry its own' }]);
     const known: KnownIds = {
@@ -110,30 +171,43 @@ export class Appending {
     );
     if (problems.length > 0) throw invalid(problems);
     for (const [index, entry] of entries.entries()) {
-      if (entry.applianceId != null && entry.applianceId !== newAppliance)
-        await this.checkSense(entry, index, entries.length, read);
+      if (entry.applianceId == null) continue;
+      // Siblings of the request that come before it are in the record already, as far as it is concerned.
+      await this.checkSense(
+        entry,
+        { index, count: entries.length, earlier: entries.slice(0, index) },
+        machines,
+      );
     }
   }
 
-  private async checkSense(entry: Entry, index: number, count: number, read: ReadMachine): Promise<void> {
-    const appliance = await this.store.appliance(entry.applianceId ?? '');
-    const site = appliance && (await this.store.site(appliance.siteId));
-    if (!appliance || !site) throw notFound('machine');
-    const bearing = await read(appliance.id);
-    const rest = bearing.filter((each) => each.id !== entry.supersedes && each.applianceId === appliance.id);
-    const packs = await this.judging.currentPacks();
-    const standing = standingFromEntries(
-      appliance,
-      site,
-      rest,
-      this.clock.todayIn(site.timezone),
-      packs,
-      deadIds(bearing),
-    );
+  private async checkSense(
+    entry: Entry,
+    { index, count, earlier }: Among,
+    machines: Machines,
+  ): Promise<void> {
+    const { appliance, site } = await machines.known(entry.applianceId ?? '');
     const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
     const cylinder = cylinderId == null ? null : await this.store.cylinder(cylinderId);
-    const targetIsDead = entry.supersedes != null && (await this.isSuperseded(entry.supersedes, read));
-    const sense = senseOf(entry, senseContext(entry, standing, cylinder, targetIsDead));
+    const targetIsDead =
+      entry.supersedes != null && (await this.isSuperseded(entry.supersedes, earlier, machines));
+    const bearing = readsRecord(entry) ? [...(await machines.bearing(appliance.id)), ...earlier] : null;
+    const sense = senseOf(entry, {
+      today: this.judging.todayAt(site),
+      cylinder,
+      targetIsDead,
+      machine:
+        bearing &&
+        machineFacts(
+          entry,
+          await this.judging.standingOf(
+            appliance,
+            site,
+            bearing.filter((each) => each.id !== entry.supersedes),
+            deadIds(bearing),
+          ),
+        ),
+    });
     if (sense.errors.length > 0) {
       throw invalid(
         sense.errors.map((error) => ({
@@ -147,22 +221,69 @@ export class Appending {
     if (unanswered.length > 0) throw wantsReason(unanswered);
   }
 
-  private async isSuperseded(id: string, read: ReadMachine): Promise<boolean> {
+  private async isSuperseded(id: string, earlier: readonly Entry[], machines: Machines): Promise<boolean> {
+    if (earlier.some((each) => each.supersedes === id)) return true;
     const [target] = await this.store.entriesById([id]);
     if (target?.applianceId == null) return false;
-    return deadIds(await read(target.applianceId)).has(id);
+    return deadIds(await machines.bearing(target.applianceId)).has(id);
   }
 }
 
-type ReadMachine = (id: string) => Promise<Entry[]>;
+/** Where an entry stands in its request, and what stands before it there. */
+interface Among {
+  index: number;
+  count: number;
+  earlier: readonly Entry[];
+}
 
-function memoized<Value>(work: (id: string) => Promise<Value>): (id: string) => Promise<Value> {
-  const known = new Map<string, Promise<Value>>();
-  return (id) => {
-    const value = known.get(id) ?? work(id);
-    known.set(id, value);
-    return value;
-  };
+/** The machines of a request, each read once and only if asked for: nothing else writes while it runs in the queue. */
+class Machines {
+  private readonly records = new Map<string, Promise<readonly Entry[]>>();
+  private readonly rows = new Map<string, Promise<{ appliance: Appliance; site: Site }>>();
+
+  constructor(
+    private readonly store: Store,
+    private readonly recent: RecentMachines,
+    private readonly adding: Appliance | null,
+  ) {}
+
+  bearing(id: string): Promise<readonly Entry[]> {
+    const record =
+      this.records.get(id) ??
+      Promise.resolve(this.recent.get(id)?.bearing ?? this.store.entriesBearingOn(id));
+    this.records.set(id, record);
+    return record;
+  }
+
+  known(id: string): Promise<{ appliance: Appliance; site: Site }> {
+    const row = this.rows.get(id) ?? Promise.resolve(this.recent.get(id) ?? this.readRow(id));
+    this.rows.set(id, row);
+    return row;
+  }
+
+  isKnown = (id: string): boolean => id === this.adding?.id || this.recent.get(id) !== null;
+
+  private async readRow(id: string): Promise<{ appliance: Appliance; site: Site }> {
+    const appliance = id === this.adding?.id ? this.adding : await this.store.appliance(id);
+    const site = appliance && (await this.store.site(appliance.siteId));
+    if (!appliance || !site) throw notFound('machine');
+    return { appliance, site };
+  }
+
+  /** After the entries are stored: the machines whose records were read go on with them. */
+  async keep(touched: readonly string[], stored: readonly Entry[]): Promise<void> {
+    for (const id of touched) {
+      const record = this.records.get(id);
+      // What reaches over from another machine is read anew, as the store finds it.
+      const own = stored.every((each) => each.applianceId === id);
+      if (!record || !own) {
+        this.recent.forget(id);
+        continue;
+      }
+      const { appliance, site } = await this.known(id);
+      this.recent.keep(id, { appliance, site, bearing: [...(await record), ...stored] });
+    }
+  }
 }
 
 const placed = (path: Problem['path'], index: number, count: number): Problem['path'] =>

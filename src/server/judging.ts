@@ -1,97 +1,300 @@
-/** Folds machines and keeps their standings: after an append, when the day turns, when a rule changes. */
-import { type Entry } from '../core/logbook/entry';
-import { deadIds } from '../core/logbook/order';
+/**
+ * Keeps standings: judges at once what is asked for, and the rest in a thread of its own when the day turns, a rule
+ * changes or the engine is another one. Judged under other circumstances than today's, a standing is stale.
+ */
+import { TRIP_DAYS } from '../contract/api';
+import { type Day, addDays, dayText } from '../core/quantity/day';
+import type { Entry } from '../core/logbook/entry';
 import type { Appliance, Site } from '../core/logbook/tables';
-import { dayText } from '../core/quantity/day';
 import { packsWith } from '../core/rules/amend';
-import { stateOf } from '../core/rules/obligation';
 import { type Packs, SHIPPED_PACKS } from '../core/rules/packs/shipped';
-import { type Standing, standingFromEntries } from '../core/rules/standing';
-import { standingDocument } from '../core/rules/standingDocument';
-import { summaryOf } from '../core/rules/summary';
+import type { Standing } from '../core/rules/standing';
 import type { Clock } from './clock';
-import { notFound } from './problem';
-import type { Store, StoredStanding } from './store/store';
+import { judgedUnder } from './engineVersion';
+import { type Judged, STALE, foldBearing, judgedOf, notJudged, readStamp, recentStanding } from './judged';
+import { type JudgeThread, startJudgeThread } from './judgeThread';
+import type { Database, Statement } from './store/database';
+import type { Standings } from './store/standings';
+import type { Store } from './store/store';
+
+/** Stale stamps are looked for at most so often, since a look is taken with every list that is asked for. */
+const LOOK_EVERY_MS = 1000;
+const JUDGED_LATELY = 200;
+/** A thread that failed is not begun again and again. */
+const AFTER_FAILURE_MS = 60_000;
+
+interface Turn {
+  /** machines that are still to be judged */
+  left: number;
+  /** machines and sites that somebody else judged or changed meanwhile: what the thread says of them is old */
+  overtaken: Set<string>;
+  done: Promise<void>;
+}
+
+/** A standing that is to be stored. */
+export interface Put {
+  judged: Judged;
+  statements: Statement[];
+}
 
 export class Judging {
-  private packs: Packs | null = null;
+  private rules: { packs: Packs; under: string } | null = null;
+  private turn: Turn | null = null;
+  private nextLookMs = -Infinity;
+  /** what was stored last of the machines that are written to */
+  private readonly judgedLately = new Map<string, Judged>();
+  private again = false;
+  private closed = false;
 
   constructor(
+    private readonly database: Database,
     private readonly store: Store,
+    readonly standings: Standings,
     private readonly clock: Clock,
   ) {}
 
-  async currentPacks(): Promise<Packs> {
-    this.packs ??= packsWith(SHIPPED_PACKS, await this.store.amendments());
-    return this.packs;
+  private async currentRules(): Promise<{ packs: Packs; under: string }> {
+    if (!this.rules) {
+      const packs = packsWith(SHIPPED_PACKS, await this.store.amendments());
+      this.rules = { packs, under: judgedUnder(packs) };
+    }
+    return this.rules;
   }
 
-  /** Rules changed: read them anew. */
+  currentPacks = async (): Promise<Packs> => (await this.currentRules()).packs;
+
+  /** Rules changed: read them anew; every standing is stale from now on. */
   forgetPacks(): void {
-    this.packs = null;
+    this.rules = null;
   }
 
-  /** The standing of a machine today at its site, from the entries that bear on it. */
-  async standingOf(appliance: Appliance, bearing: readonly Entry[]): Promise<Standing> {
-    const site = await this.store.site(appliance.siteId);
-    if (!site) throw notFound('site');
-    return this.fold(appliance, site, bearing);
+  private under = async (): Promise<string> => (await this.currentRules()).under;
+
+  todayAt = (site: Site): Day => this.clock.todayIn(site.timezone);
+
+  /** Whether what was stamped so has to be judged anew. */
+  async isStale(stamp: string): Promise<boolean> {
+    const { under, timezone, day } = readStamp(stamp);
+    return timezone === '' || under !== (await this.under()) || day !== dayText(this.clock.todayIn(timezone));
   }
 
-  private async fold(appliance: Appliance, site: Site, bearing: readonly Entry[]): Promise<Standing> {
-    const own = bearing.filter((entry) => entry.applianceId === appliance.id);
-    return standingFromEntries(
-      appliance,
-      site,
-      own,
-      this.clock.todayIn(site.timezone),
-      await this.currentPacks(),
-      deadIds(bearing),
-    );
+  /** The standing of a machine today at its site, from the entries that bear on it; `dead`: see `foldHistory`. */
+  async standingOf(
+    appliance: Appliance,
+    site: Site,
+    bearing: readonly Entry[],
+    dead?: ReadonlySet<string>,
+  ): Promise<Standing> {
+    return foldBearing(appliance, site, bearing, this.todayAt(site), await this.currentPacks(), dead);
   }
 
-  stored(standing: Standing): StoredStanding {
-    const { asOf, appliance } = standing.history;
+  /** Whether what is kept of a machine is of today. */
+  async isOfToday(id: string): Promise<boolean> {
+    const stamp = this.judgedLately.get(id)?.stamp ?? (await this.standings.kept(id))?.stamp;
+    return stamp !== undefined && !(await this.isStale(stamp));
+  }
+
+  /**
+   * What stores a standing in place of what was kept, if anything was; whoever writes it has overtaken the thread. What is
+   * due at its site is counted anew where its duties changed, or the day.
+   */
+  async put(standing: Standing, site: Site): Promise<Put> {
+    const judged = judgedOf(standing, site, await this.under());
+    const { applianceId, fingerprint, stamp } = judged;
+    const lately = this.judgedLately.get(applianceId) ?? null;
+    const kept = lately ?? (await this.standings.kept(applianceId));
+    // Until it is stored nobody knows what is kept.
+    this.judgedLately.delete(applianceId);
+    this.turn?.overtaken.add(applianceId);
+    const sameDay = kept !== null && readStamp(kept.stamp).day === readStamp(stamp).day;
     return {
-      applianceId: appliance.id,
-      asOf: dayText(asOf),
-      summary: summaryOf(standing),
-      document: standingDocument(standing),
-      duties: standing.obligations
-        .map((each) => ({ each, state: stateOf(each, asOf) }))
-        .filter(({ state }) => state !== 'done' && state !== 'void')
-        .map(({ each, state }) => ({
-          due: dayText(each.due),
-          kind: each.kind,
-          pack: each.pack.id,
-          state,
-          caseOpenedOn: each.caseOpenedOn === null ? null : dayText(each.caseOpenedOn),
-          why: each.why,
-          cite: each.source.cite,
-        })),
+      judged,
+      statements: [
+        ...(lately
+          ? this.standings.change(judged, lately)
+          : this.standings.put(judged, kept?.fingerprint ?? null)),
+        ...(sameDay && kept.fingerprint === fingerprint ? [] : [this.trip(judged)]),
+      ],
     };
   }
 
-  /** Judges anew whatever was last judged as of another day than today, or (`all`) everything. */
-  async refresh(all = false): Promise<number> {
-    const sites = new Map((await this.store.sites()).map((site) => [site.id, site]));
-    const stale = (await this.store.judgedOn()).filter(({ siteId, asOf }) => {
-      const site = sites.get(siteId);
-      return site !== undefined && (all || asOf !== dayText(this.clock.todayIn(site.timezone)));
-    });
-    await this.refreshMachines(stale.map(({ id }) => id));
-    return stale.length;
+  /** Somebody else wrote: what was stored last is not known any more. */
+  forgetLately = (): void => this.judgedLately.clear();
+
+  /** It is stored: the next one of this machine changes only what differs. */
+  remember(judged: Judged): void {
+    this.judgedLately.delete(judged.applianceId);
+    this.judgedLately.set(judged.applianceId, judged);
+    for (const oldest of this.judgedLately.keys()) {
+      if (this.judgedLately.size <= JUDGED_LATELY) break;
+      this.judgedLately.delete(oldest);
+    }
   }
 
-  /** Judges these machines anew; between two of them other writers get their turn. */
-  async refreshMachines(ids: readonly string[]): Promise<void> {
-    for (const id of ids)
-      await this.store.database.write(async () => {
+  /** What is late and due within a month at a site, as of today there. */
+  trip({ siteId, timezone }: Pick<Judged, 'siteId' | 'timezone'>): Statement {
+    const today = this.clock.todayIn(timezone);
+    return this.standings.trip(siteId, dayText(today), dayText(addDays(today, TRIP_DAYS)));
+  }
+
+  /** A machine in the lists before it is judged; what is asked for is judged when it is asked for. */
+  placed = (appliance: Appliance, site: Site): Statement[] =>
+    this.standings.place(notJudged(appliance, site));
+
+  /** Judges these machines now, before anything else is written. Unknown ids are passed over. */
+  async judgeNow(ids: readonly string[]): Promise<void> {
+    if (ids.length === 0) return;
+    await this.database.write(async () => {
+      const statements: Statement[] = [];
+      for (const id of ids) {
         const appliance = await this.store.appliance(id);
         const site = appliance && (await this.store.site(appliance.siteId));
-        if (!appliance || !site) return;
-        const standing = await this.fold(appliance, site, await this.store.entriesBearingOn(id));
-        await this.store.batch(this.store.replaceStanding(this.stored(standing)));
+        if (!appliance || !site) continue;
+        const standing = await this.standingOf(appliance, site, await this.store.entriesBearingOn(id));
+        statements.push(...(await this.put(standing, site)).statements);
+      }
+      await this.database.batch(statements);
+    });
+  }
+
+  /** The whole standing of a machine today, made when it is asked for and kept until it changes. */
+  async documentOf(appliance: Appliance, site: Site): Promise<{ summary: string; document: string }> {
+    const fresh = async () => {
+      const kept = await this.standings.of(appliance.id);
+      return kept && kept.document !== null && (await this.isOfToday(appliance.id))
+        ? { summary: kept.summary, document: kept.document }
+        : null;
+    };
+    return (
+      (await fresh()) ??
+      this.database.write(async () => {
+        const standing = await this.standingOf(
+          appliance,
+          site,
+          await this.store.entriesBearingOn(appliance.id),
+        );
+        const { judged, statements } = await this.put(standing, site);
+        const document = JSON.stringify(recentStanding(standing));
+        await this.database.batch([...statements, this.standings.keepDocument(appliance.id, document)], {
+          derived: true,
+        });
+        return { summary: judged.summary, document };
+      })
+    );
+  }
+
+  /** Counts anew what is due at these sites. */
+  async recountTrips(siteIds: readonly string[]): Promise<void> {
+    await this.database.write(async () => {
+      const sites = await Promise.all(siteIds.map((id) => this.store.site(id)));
+      await this.database.batch(
+        sites.flatMap((site) => (site ? [this.trip({ siteId: site.id, timezone: site.timezone })] : [])),
+      );
+    });
+  }
+
+  /**
+   * Reads a page of a list and judges what is stale on it. A judgement may move a machine off the page and another one
+   * onto it: the page is read until all on it are of today.
+   */
+  async fresh<Found extends { rows: readonly { applianceId: string; stamp: string }[] }>(
+    read: () => Promise<Found>,
+  ): Promise<Found> {
+    this.turnOver().catch((error: unknown) => console.error(error));
+    const tried = new Set<string>();
+    for (;;) {
+      const found = await read();
+      const stale = new Set<string>();
+      for (const { applianceId, stamp } of found.rows)
+        if (!tried.has(applianceId) && (await this.isStale(stamp))) stale.add(applianceId);
+      if (stale.size === 0) return found;
+      await this.judgeNow([...stale]);
+      for (const id of stale) tried.add(id);
+    }
+  }
+
+  /** Machines that are not judged for today yet; what a list shows is right, what it lacks may come. */
+  get left(): number {
+    return this.turn?.left ?? 0;
+  }
+
+  /** All machines of a site shall be judged anew; in the batch of what changed it. */
+  staleSite(siteId: string): Statement {
+    this.judgedLately.clear();
+    this.turn?.overtaken.add(siteId);
+    return this.standings.markSite(siteId, STALE);
+  }
+
+  /** Rules changed or a site was marked: begins at once, and again if it had begun already. */
+  async startOver(): Promise<void> {
+    this.nextLookMs = -Infinity;
+    this.again = this.turn !== null;
+    await this.turnOver();
+  }
+
+  /** Judges all that is stale in the background, once at a time however many ask. Resolves when nothing is left. */
+  async turnOver(): Promise<void> {
+    if (this.turn) return this.turn.done;
+    if (this.closed || performance.now() < this.nextLookMs) return;
+    this.nextLookMs = performance.now() + LOOK_EVERY_MS;
+    const turn: Turn = { left: 0, overtaken: new Set(), done: Promise.resolve() };
+    this.turn = turn;
+    turn.done = this.overall(turn)
+      .catch((error: unknown) => {
+        this.nextLookMs = performance.now() + AFTER_FAILURE_MS;
+        throw error;
+      })
+      .finally(() => {
+        this.turn = null;
       });
+    await turn.done;
+    if (!this.again) return;
+    this.again = false;
+    await this.startOver();
+  }
+
+  private async overall(turn: Turn): Promise<void> {
+    const under = await this.under();
+    const stale: string[] = [];
+    for (const stamp of await this.standings.stamps()) if (await this.isStale(stamp)) stale.push(stamp);
+    if (stale.length === 0) return;
+    turn.left = await this.standings.countStamped(stale);
+    const counted = new Set<string>();
+    for await (const lot of (await this.thread(stale)).judged())
+      for (const judged of lot) {
+        if (this.closed || under !== (await this.under())) return;
+        turn.left = Math.max(0, turn.left - 1);
+        await this.database.write(() => this.storeTurned(judged, turn, counted), true);
+      }
+  }
+
+  private async storeTurned(judged: Judged, turn: Turn, counted: Set<string>): Promise<void> {
+    const { applianceId, siteId, fingerprint } = judged;
+    if (this.closed || turn.overtaken.has(applianceId) || turn.overtaken.has(siteId)) return;
+    this.judgedLately.delete(applianceId);
+    const kept = await this.standings.kept(applianceId);
+    const trip = kept?.fingerprint !== fingerprint || !counted.has(siteId);
+    counted.add(siteId);
+    await this.database.batch(
+      [...this.standings.put(judged, kept?.fingerprint ?? null), ...(trip ? [this.trip(judged)] : [])],
+      { derived: true },
+    );
+  }
+
+  /** A thread that judges what is stale, or (null) what it is given. */
+  async thread(stale: readonly string[] | null): Promise<JudgeThread> {
+    return startJudgeThread({
+      url: this.database.url,
+      stale,
+      under: await this.under(),
+      packs: await this.currentPacks(),
+      fixedToday: this.clock.fixedToday,
+      nowMs: this.clock.nowMs(),
+    });
+  }
+
+  async close(): Promise<void> {
+    this.closed = true;
+    await this.turn?.done.catch(() => undefined);
   }
 }

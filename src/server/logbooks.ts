@@ -1,38 +1,60 @@
 /** The whole logbook, out and in: export as the open format, load into an empty store, verify the chain. */
-import canonicalize from 'canonicalize';
+import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import { z } from 'zod';
-import type { verifyAnswer } from '../contract/api';
+import type { AnswerOf } from '../contract/endpoints';
 import { COMPANY_ID, ROW_TABLES, type RowTable, figureId } from '../contract/rows';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
-import type { Entry } from '../core/logbook/entry';
+import { deadIds, entriesByMachine } from '../core/logbook/order';
 import type { Revision } from '../core/logbook/tables';
 import { type Instrument, instrumentRow } from '../core/visit/instrument';
-import type { Clock } from './clock';
-import type { Judging } from './judging';
-import { CHAIN_START, type Sealable, firstBreak } from './store/seal';
-import type { Store } from './store/store';
+import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
+import type { Services } from './services';
+import type { Database, Statement, Tables } from './store/database';
+import { type Broken, CHAIN_START, type Sealable, canonical, chainWalk } from './store/seal';
+import { Chain, type ChainEnd } from './store/sealedStore';
+import { Store } from './store/store';
+import { visitsAnew } from './store/visits';
 
-const LOAD_CHUNK = 400;
+const LOAD_PART = 2000;
 
-export async function exportLogbook(store: Store): Promise<Logbook> {
-  const instruments = await store.instruments();
+/** The whole logbook as text of the open format, part by part: neither it nor a table has to fit into memory. */
+export async function* exportText(db: Tables): AsyncGenerator<string> {
+  const store = new Store(db);
+  yield `{"format":${JSON.stringify(FORMAT)},"version":${String(FORMAT_VERSION)}`;
   const company = await store.company();
+  if (company) yield `,"company":${JSON.stringify(company)}`;
   const owners = await store.owners();
-  return {
-    format: FORMAT,
-    version: FORMAT_VERSION,
-    ...(company ? { company } : {}),
-    ...(owners.length > 0 ? { owners } : {}),
-    sites: await store.sites(),
-    spaces: await store.spaces(),
-    people: await store.people(),
-    appliances: await store.appliances(),
-    cylinders: await store.cylinders(),
-    entries: await store.allEntries(),
-    revisions: await store.allRevisions(),
-    // No table of the format: kept beside it, for readings name the instruments that they came from.
-    ...(instruments.length > 0 ? { 'x-instruments': instruments } : {}),
-  };
+  if (owners.length > 0) yield `,"owners":${JSON.stringify(owners)}`;
+  for (const table of [
+    'sites',
+    'spaces',
+    'people',
+    'appliances',
+    'cylinders',
+    'entries',
+    'revisions',
+  ] as const) {
+    yield `,"${table}":[`;
+    let first = true;
+    for await (const document of store.documents(table)) {
+      yield first ? document : `,${document}`;
+      first = false;
+    }
+    yield ']';
+  }
+  const instruments = await store.instruments();
+  // No table of the format: kept beside it, for readings name the instruments that they came from.
+  if (instruments.length > 0) yield `,"x-instruments":${JSON.stringify(instruments)}`;
+  yield '}';
+}
+
+/** The whole logbook as one document, as of one moment. */
+export async function exportLogbook(database: Database): Promise<Logbook> {
+  return database.snapshot(async (db) => {
+    const parts: string[] = [];
+    for await (const part of exportText(db)) parts.push(part);
+    return JSON.parse(parts.join('')) as Logbook;
+  });
 }
 
 interface StoredRow {
@@ -56,7 +78,7 @@ function rowsOf(logbook: Logbook): StoredRow[] {
   ];
 }
 
-const same = (a: object, b: object): boolean => canonicalize(a) === canonicalize(b);
+const same = (a: object, b: object): boolean => canonical(a) === canonical(b);
 
 /** Revisions of the file, and one for each row that none of them gives as it stands. */
 function revisionsOf(logbook: Logbook, recordedAt: string): Revision[] {
@@ -96,32 +118,70 @@ function inChainOrder(links: readonly Sealable[]): Sealable[] {
   return [...ordered, ...links.filter((link) => !known.has(link))];
 }
 
-/** Loads a logbook that `readLogbook` has read into an empty store, then judges every machine. */
+export type LoadProgress = (done: number, of: number, what: 'entries' | 'machines') => void;
+
+/**
+ * Loads a logbook that `readLogbook` has read into an empty store, whole or not at all: a thread judges its machines while
+ * its entries are sealed and stored.
+ */
 export async function loadLogbook(
-  store: Store,
-  judging: Judging,
-  clock: Clock,
+  { database, store, standings, judging, clock }: Services,
   logbook: Logbook,
+  progress: LoadProgress = () => undefined,
 ): Promise<void> {
-  await store.database.write(async () => {
-    const rows = rowsOf(logbook).map(({ table, id, row }) => store.putRow(table, id, row));
-    for (let start = 0; start < rows.length; start += LOAD_CHUNK)
-      await store.batch(rows.slice(start, start + LOAD_CHUNK));
-    const revisions = revisionsOf(logbook, new Date(clock.nowMs()).toISOString());
-    const links = inChainOrder([...revisions, ...logbook.entries]);
-    for (let start = 0; start < links.length;) {
-      // Runs of one kind are sealed together: a chain may take turns.
-      const isEntry = (link: Sealable | undefined): link is Entry => link !== undefined && 'kind' in link;
-      const entries = isEntry(links[start]);
-      let end = start;
-      while (end < links.length && end - start < LOAD_CHUNK && isEntry(links[end]) === entries) end += 1;
-      const run = links.slice(start, end);
-      const sealed = entries ? await store.sealed(run as Entry[]) : await store.sealed([], run as Revision[]);
-      await store.batch(sealed.statements);
-      start = end;
+  const links = inChainOrder([
+    ...revisionsOf(logbook, new Date(clock.nowMs()).toISOString()),
+    ...logbook.entries,
+  ]);
+  const thread = await judging.thread(null);
+  for (const lot of givenMachines(logbook)) thread.give(lot);
+  thread.give(null);
+  await database.write(async () =>
+    database.batches(
+      partsOf(await store.indexesOf(['entries', 'standings', 'duties']), await store.endOfChain()),
+    ),
+  );
+
+  async function* partsOf(
+    indexes: readonly { name: string; sql: string }[],
+    end: ChainEnd,
+  ): AsyncGenerator<Statement[]> {
+    yield store.putRows(rowsOf(logbook));
+    // Indexes that are made when all is there are made in a fraction of the time.
+    yield indexes.map(({ name }) => `DROP INDEX "${name}"`);
+    const chain = new Chain(end);
+    for (let start = 0; start < links.length; start += LOAD_PART) {
+      yield chain.seal(links.slice(start, start + LOAD_PART));
+      progress(Math.min(start + LOAD_PART, links.length), links.length, 'entries');
+      await turnOfOthers();
+      yield standings.putAll(thread.ready());
     }
-  });
-  await judging.refresh(true);
+    let judged = 0;
+    for await (const lot of thread.judged()) {
+      yield standings.putAll(lot);
+      progress((judged += lot.length), logbook.appliances.length, 'machines');
+    }
+    yield [...indexes.map(({ sql }) => sql), ...visitsAnew()];
+    yield logbook.sites.map(({ id, timezone }) => judging.trip({ siteId: id, timezone }));
+  }
+}
+
+/** The machines of a logbook with their entries, in lots for the judging thread. */
+function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
+  const dead = deadIds(logbook.entries);
+  const sites = new Map(logbook.sites.map((site) => [site.id, JSON.stringify(site)]));
+  const entries = entriesByMachine(logbook.entries);
+  const { appliances } = logbook;
+  for (let start = 0; start < appliances.length; start += MACHINES_OF_A_LOT)
+    yield appliances.slice(start, start + MACHINES_OF_A_LOT).map((appliance) => {
+      const own = entries.get(appliance.id) ?? [];
+      return {
+        appliance: JSON.stringify(appliance),
+        site: sites.get(appliance.siteId) ?? '',
+        entries: JSON.stringify(own),
+        dead: own.flatMap(({ id }) => (dead.has(id) ? [id] : [])),
+      };
+    });
 }
 
 /** What the export kept beside the format; a file from elsewhere may have none, or something else there. */
@@ -132,38 +192,39 @@ function instrumentsOf(logbook: Logbook): Instrument[] {
   return kept.success ? kept.data : [];
 }
 
-/** The chain of entries and revisions, and whether each row still is what its latest revision says. */
-export async function verifyChain(store: Store): Promise<z.infer<typeof verifyAnswer>> {
-  const links = await store.chain();
-  const brokenAt = firstBreak(links);
-  const latest = new Map<string, Revision>();
-  let entries = 0;
-  for (const { sealed } of links) {
-    if ('kind' in sealed) entries += 1;
-    else latest.set(`${sealed.table} ${sealed.id}`, sealed);
-  }
-  const alteredRows: { table: string; id: string }[] = [];
-  const seen = new Set<string>();
-  for (const table of ROW_TABLES)
-    for (const { id, row } of await store.rowsOf(table)) {
+/** The chain of entries and revisions, and whether each row still is what its latest revision says; as of one moment. */
+export function verifyChain(database: Database): Promise<AnswerOf<'verify'>> {
+  return database.snapshot(async (db) => {
+    const store = new Store(db);
+    const walk = chainWalk();
+    let brokenAt: Broken | null = null;
+    let [entries, revisions] = [0, 0];
+    const latest = new Map<string, Revision>();
+    for await (const link of store.chain()) {
+      brokenAt ??= walk.next(link);
+      if ('kind' in link.sealed) entries += 1;
+      else {
+        revisions += 1;
+        latest.set(`${link.sealed.table} ${link.sealed.id}`, link.sealed);
+      }
+    }
+    const alteredRows: { table: string; id: string }[] = [];
+    const seen = new Set<string>();
+    const hold = (table: string, id: string, row: object) => {
       const revision = latest.get(`${table} ${id}`);
       seen.add(`${table} ${id}`);
       if (!revision || !same(revision.row, row)) alteredRows.push({ table, id });
-    }
-  for (const amendment of await store.amendments()) {
-    const id = figureId(amendment);
-    const { recordedAt: _, ...row } = amendment;
-    const revision = latest.get(`figures ${id}`);
-    seen.add(`figures ${id}`);
-    if (!revision || !same(revision.row, row)) alteredRows.push({ table: 'figures', id });
-  }
-  for (const { table, id } of latest.values())
-    if (!seen.has(`${table} ${id}`)) alteredRows.push({ table, id });
-  return {
-    entries,
-    revisions: links.length - entries,
-    intact: brokenAt === null && alteredRows.length === 0,
-    brokenAt,
-    alteredRows,
-  };
+    };
+    for (const table of ROW_TABLES) for (const { id, row } of await store.rowsOf(table)) hold(table, id, row);
+    for (const { recordedAt: _, ...row } of await store.amendments()) hold('figures', figureId(row), row);
+    for (const { table, id } of latest.values())
+      if (!seen.has(`${table} ${id}`)) alteredRows.push({ table, id });
+    return {
+      entries,
+      revisions,
+      intact: brokenAt === null && alteredRows.length === 0,
+      brokenAt,
+      alteredRows,
+    };
+  });
 }

@@ -5,23 +5,28 @@ import { systemClock } from './clock';
 import { openServices } from './services';
 
 const HOST = '127.0.0.1';
+const TURN_EVERY_MS = 60_000;
 const port = Number(process.env['PORT'] ?? 4400);
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
 
 const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']));
-await services.judging.refresh();
+const turnOver = () => {
+  services.judging.turnOver().catch((problem: unknown) => console.error(problem));
+};
 const server = createApp(services, join(process.cwd(), 'dist')).listen(port, HOST, (error?: Error) => {
   if (error) {
     console.error(`Cannot listen on ${HOST}:${String(port)}: ${error.message}`);
     process.exit(1);
   }
+  // Whoever asks first in the morning finds the day turned already.
+  setInterval(turnOver, TURN_EVERY_MS).unref();
+  turnOver();
   console.log(`Green Abacus is at http://${HOST}:${String(port)}`);
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => {
-      services.close();
-      process.exit(0);
+      void services.close().then(() => process.exit(0));
     });
     server.closeAllConnections();
   });

@@ -2,7 +2,7 @@
  * Photos: turned upright, made smaller, stripped of what the camera wrote into them (place and device), and stored under
  * the hash of their content, so that the same picture is kept once and an entry that names it proves it.
  */
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -44,8 +44,8 @@ export class Photos {
     const target = join(this.folder, file);
     if (!existsSync(target)) {
       await mkdir(this.folder, { recursive: true });
-      // Written aside first: a picture that is there is there whole.
-      const aside = `${target}.${String(process.pid)}.part`;
+      // Written aside first: a picture that is there is there whole, and sent twice at once it is the same one.
+      const aside = `${target}.${randomUUID()}.part`;
       await writeFile(aside, made.data);
       await rename(aside, target);
     }

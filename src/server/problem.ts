@@ -2,10 +2,14 @@
 import { type Problem, jsonPath } from '../core/logbook/problems';
 import type { ProblemDocument } from '../contract/api';
 
+const BUSY_RETRY_SECONDS = 2;
 const BASE = 'https://green-abacus.invalid/problems/';
 
 export class HttpProblem extends Error {
-  constructor(readonly document: ProblemDocument) {
+  constructor(
+    readonly document: ProblemDocument,
+    readonly retryAfterSeconds: number | null = null,
+  ) {
     super(document.title);
   }
 }
@@ -39,6 +43,22 @@ export const conflict = (title: string, detail?: string): HttpProblem =>
     status: 409,
     ...(detail === undefined ? {} : { detail }),
   });
+
+/** Another process holds the database: nothing was written, and what was sent may be sent again. */
+export const busy = (): HttpProblem =>
+  new HttpProblem(
+    {
+      type: `${BASE}busy`,
+      title:
+        'The database is held by another program, such as a backup. Nothing was written; try again in a moment.',
+      status: 503,
+    },
+    BUSY_RETRY_SECONDS,
+  );
+
+/** What the HTTP layer refuses keeps its status. */
+export const refused = (status: number, title: string): HttpProblem =>
+  new HttpProblem({ type: 'about:blank', title, status });
 
 export const tooLarge = (title: string): HttpProblem =>
   new HttpProblem({ type: `${BASE}too-large`, title, status: 413 });

@@ -12,11 +12,14 @@ import {
   wantsWhy,
 } from '../contract/rows';
 import { type Problem, problemsOf } from '../core/logbook/problems';
-import type { Appliance, Revision, Site } from '../core/logbook/tables';
+import type { Appliance, Revision } from '../core/logbook/tables';
+import { type Amendment, amended } from '../core/rules/amend';
 import type { Clock } from './clock';
 import type { Judging } from './judging';
 import { conflict, invalid } from './problem';
-import type { Statement } from './store/sealedStore';
+import type { Database, Statement } from './store/database';
+import { nameKey } from './store/keys';
+import type { Standings } from './store/standings';
 import type { Store } from './store/store';
 
 /** Who changes rows, and why. */
@@ -32,12 +35,14 @@ interface Checked {
   row: object;
 }
 
-/** Fields of a site that its machines' rates and days hang on. */
-const JUDGED_OF_SITE = ['packs', 'leakRateMethod', 'timezone'];
+/** Fields of a site that its machines' rates, days and places in lists hang on. */
+const LISTED_OF_SITE = ['packs', 'leakRateMethod', 'timezone', 'name'];
 
 export class Rows {
   constructor(
+    private readonly database: Database,
     private readonly store: Store,
+    private readonly standings: Standings,
     private readonly judging: Judging,
     private readonly clock: Clock,
   ) {}
@@ -47,7 +52,7 @@ export class Rows {
     changes: readonly RowChange[],
     changing: Changing,
   ): Promise<{ revisions: Revision[]; machines: string[] }> {
-    const done = await this.store.database.write(async () => {
+    const done = await this.database.write(async () => {
       const checked = await this.check(changes, changing);
       const fresh = checked.filter(
         ({ before, row }) => before === null || changedFields(before, row).length > 0,
@@ -56,15 +61,53 @@ export class Rows {
         [],
         fresh.map((each) => this.revision(each, changing)),
       );
-      await this.store.batch([
+      await this.database.batch([
         ...fresh.map(({ table, id, row }) => this.store.putRow(table, id, row)),
         ...sealed.statements,
+        ...fresh.flatMap(({ table, id, before, row }) =>
+          table === 'sites' &&
+          before !== null &&
+          changedFields(before, row).some((field) => LISTED_OF_SITE.includes(field))
+            ? [this.judging.staleSite(id)]
+            : [],
+        ),
       ]);
       return { fresh, revisions: sealed.revisions };
     });
-    const machines = await this.touchedBy(done.fresh);
-    await this.judging.refreshMachines(machines);
-    return { revisions: done.revisions, machines };
+    const machines = done.fresh.filter(({ table }) => table === 'appliances');
+    await this.judging.judgeNow(machines.map(({ id }) => id));
+    await this.judging.recountTrips(
+      machines.flatMap(({ before, row }) => {
+        const left = (before as Appliance | null)?.siteId;
+        return left !== undefined && left !== (row as Appliance).siteId ? [left] : [];
+      }),
+    );
+    // Machines of a site follow in the background; what is asked for meanwhile is judged when it is asked for.
+    this.judging.startOver().catch((error: unknown) => console.error(error));
+    return { revisions: done.revisions, machines: machines.map(({ id }) => id) };
+  }
+
+  /** A figure of the company's own from a day on. Every standing is stale then; nothing waits for that. */
+  async amend(amendment: Amendment): Promise<Amendment> {
+    await this.database.write(async () => {
+      const pack = (await this.judging.currentPacks())[amendment.pack];
+      const changed = amended(pack, amendment);
+      if (!changed.ok) {
+        throw changed.refusal.reason === 'noSuchFigure'
+          ? invalid([{ path: ['figure'], message: 'is no figure of this pack' }])
+          : conflict('This figure has another value from that day already; choose another day.');
+      }
+      const recordedAt = new Date(this.clock.nowMs()).toISOString();
+      const { by, reason } = amendment;
+      const sealed = await this.store.sealed(
+        [],
+        [{ table: 'figures', id: figureId(amendment), row: amendment, recordedAt, by, why: reason }],
+      );
+      await this.database.batch([this.store.insertAmendment(amendment, recordedAt), ...sealed.statements]);
+      this.judging.forgetPacks();
+    });
+    this.judging.startOver().catch((error: unknown) => console.error(error));
+    return amendment;
   }
 
   /** Statements and revisions of rows that are new with something else, to be sealed in its batch. */
@@ -81,9 +124,24 @@ export class Rows {
     };
   }
 
+  /** Rows of a database from before lists went by names get their keys, and its machines their places in the lists. */
+  async placeAsTheyStand(): Promise<void> {
+    await this.database.write(async () => {
+      const unnamed = await this.store.rowsWithoutKey();
+      await this.database.batch(unnamed.map(({ table, id, row }) => this.store.putRow(table, id, row)));
+      const statements: Statement[] = [];
+      for (const id of await this.standings.unplaced()) {
+        const appliance = await this.store.appliance(id);
+        const site = appliance && (await this.store.site(appliance.siteId));
+        if (appliance && site) statements.push(...this.judging.placed(appliance, site));
+      }
+      await this.database.batch(statements);
+    });
+  }
+
   /** Rows of a database from before rows were sealed are sealed once, as they stand. */
   async sealAsTheyStand(): Promise<void> {
-    await this.store.database.write(async () => {
+    await this.database.write(async () => {
       if (await this.store.hasRevisions()) return;
       const revisions: Revision[] = [];
       for (const table of Object.keys(ROW_SCHEMAS) as RowTable[])
@@ -103,7 +161,7 @@ export class Rows {
           by: amendment.by,
           why: amendment.reason,
         });
-      await this.store.batch((await this.store.sealed([], revisions)).statements);
+      await this.database.batch((await this.store.sealed([], revisions)).statements);
     });
   }
 
@@ -166,11 +224,13 @@ export class Rows {
   private async rowProblems({ table, id, row }: Checked, all: readonly Checked[]): Promise<Problem[]> {
     const problems: Problem[] = [];
     const wrong = (field: string, message: string) => problems.push({ path: [field], message });
-    const others = async (of: RowTable) => (await this.store.rowsOf(of)).filter((each) => each.id !== id);
     switch (table) {
       case 'sites': {
         const site = row as RowOf<'sites'>;
-        if ((await others('sites')).some((each) => sameName((each.row as Site).name, site.name)))
+        if (
+          (await this.store.namesake('sites', id, site.name)) !== null ||
+          this.twin('sites', id, site.name, all)
+        )
           wrong('name', 'names a site that exists already; choose another name');
         const days = (site.leakRateMethod ?? []).map((each) => each.from);
         if (new Set(days).size < days.length)
@@ -179,7 +239,7 @@ export class Rows {
       }
       case 'people': {
         const { name } = row as RowOf<'people'>;
-        if ((await others('people')).some((each) => sameName((each.row as { name: string }).name, name)))
+        if ((await this.store.namesake('people', id, name)) !== null || this.twin('people', id, name, all))
           wrong('name', 'is the name of somebody here already; add what tells them apart');
         break;
       }
@@ -193,9 +253,8 @@ export class Rows {
       case 'cylinders': {
         const { serial } = row as RowOf<'cylinders'>;
         if (
-          (await others('cylinders')).some((each) =>
-            sameName((each.row as { serial: string }).serial, serial),
-          )
+          (await this.store.namesake('cylinders', id, serial)) !== null ||
+          this.twin('cylinders', id, serial, all)
         )
           wrong('serial', 'is the serial of another bottle; check which one it is');
         break;
@@ -217,13 +276,18 @@ export class Rows {
     const problems: Problem[] = [];
     const wrong = (field: string, message: string) => problems.push({ path: [field], message });
     if (!(await this.siteKnown(appliance.siteId, all))) wrong('siteId', 'names no site; add the site first');
-    const neighbours = (await this.store.appliances()).filter(
-      (each) => each.siteId === appliance.siteId && each.id !== appliance.id,
-    );
-    if (neighbours.some((each) => sameName(each.name, appliance.name)))
-      wrong('name', 'is taken by another machine of this site; choose a name that tells them apart');
+    const taken =
+      (await this.store.namesake('appliances', appliance.id, appliance.name, appliance.siteId)) !== null ||
+      all.some(
+        ({ table, id, row }) =>
+          table === 'appliances' &&
+          id !== appliance.id &&
+          (row as Appliance).siteId === appliance.siteId &&
+          nameKey((row as Appliance).name) === nameKey(appliance.name),
+      );
+    if (taken) wrong('name', 'is taken by another machine of this site; choose a name that tells them apart');
     const spaces = [
-      ...(await this.store.spaces()),
+      ...(await this.store.spacesOf(appliance.siteId)),
       ...all.flatMap((each) => (each.table === 'spaces' ? [each.row as RowOf<'spaces'>] : [])),
     ].filter((space) => space.siteId === appliance.siteId);
     if ((appliance.serves ?? []).some((served) => !spaces.some((space) => space.id === served)))
@@ -231,17 +295,16 @@ export class Rows {
     return problems;
   }
 
-  private async touchedBy(changes: readonly Checked[]): Promise<string[]> {
-    const touched = new Set<string>();
-    for (const { table, id, before, row } of changes) {
-      if (table === 'appliances' && before !== null) touched.add(id);
-      if (table !== 'sites' || before === null) continue;
-      if (changedFields(before, row).some((field) => JUDGED_OF_SITE.includes(field)))
-        for (const each of await this.store.appliances()) if (each.siteId === id) touched.add(each.id);
-    }
-    return [...touched];
+  /** Whether another row of the same request has this name. */
+  private twin(
+    table: 'sites' | 'people' | 'cylinders',
+    id: string,
+    name: string,
+    all: readonly Checked[],
+  ): boolean {
+    return all.some((each) => {
+      const { name: called, serial } = each.row as { name?: string; serial?: string };
+      return each.table === table && each.id !== id && nameKey(called ?? serial ?? '') === nameKey(name);
+    });
   }
 }
-
-const sameName = (a: string, b: string): boolean =>
-  a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();

@@ -1,11 +1,14 @@
 /** The services over one store, wired once. */
 import { dirname, join } from 'node:path';
 import { Appending } from './appending';
+import { Board } from './board';
 import type { Clock } from './clock';
 import { Judging } from './judging';
-import { openDatabase } from './store/database';
 import { Photos } from './photos';
 import { Rows } from './rows';
+import { type Database, type Patience, openDatabase } from './store/database';
+import { Lists } from './store/lists';
+import { Standings } from './store/standings';
 import { Store } from './store/store';
 
 /** Where photos stand beside a database file; beside a server's database, in the working folder. */
@@ -13,28 +16,40 @@ const attachmentsOf = (url: string): string =>
   join(url.startsWith('file:') ? dirname(url.slice('file:'.length)) : 'data', 'attachments');
 
 export interface Services {
-  photos: Photos;
+  database: Database;
   store: Store;
+  standings: Standings;
   judging: Judging;
   rows: Rows;
   appending: Appending;
+  board: Board;
+  photos: Photos;
   clock: Clock;
-  close: () => void;
+  close: () => Promise<void>;
 }
 
-export async function openServices(url: string, clock: Clock): Promise<Services> {
-  const database = await openDatabase(url);
-  const store = new Store(database);
-  const judging = new Judging(store, clock);
-  const rows = new Rows(store, judging, clock);
+/** `patience`: how long writes wait for another process that holds the database. */
+export async function openServices(url: string, clock: Clock, patience?: Patience): Promise<Services> {
+  const database = await openDatabase(url, patience);
+  const store = new Store(database.db);
+  const standings = new Standings(database.db);
+  const judging = new Judging(database, store, standings, clock);
+  const rows = new Rows(database, store, standings, judging, clock);
+  await rows.placeAsTheyStand();
   await rows.sealAsTheyStand();
   return {
+    database,
     store,
+    standings,
     judging,
     rows,
-    appending: new Appending(store, judging, clock),
+    appending: new Appending(database, store, judging, rows, clock),
+    board: new Board(store, new Lists(database.db), judging, clock),
     photos: new Photos(attachmentsOf(url)),
     clock,
-    close: database.close,
+    close: async () => {
+      await judging.close();
+      database.close();
+    },
   };
 }

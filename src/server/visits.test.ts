@@ -132,10 +132,12 @@ describe('visits', () => {
     for (let number = 0; number < 45; number += 1)
       await post('/entries', begun(`page-${String(number)}`, `page-${String(number)}`, 'rack-b'));
     const first = api.visitsAnswer.parse(await get('/visits?text=fish%20rack%20b'));
-    expect([first.rows.length, first.more, first.rows[0]?.visitId]).toEqual([40, true, 'page-44']);
-    const second = api.visitsAnswer.parse(await get('/visits?text=fish%20rack%20b&offset=40'));
+    expect([first.rows.length, first.rows[0]?.visitId]).toEqual([40, 'page-44']);
+    const second = api.visitsAnswer.parse(
+      await get(`/visits?text=fish%20rack%20b&after=${first.next ?? ''}`),
+    );
     expect(second.rows.map((each) => each.visitId)).toEqual(expect.arrayContaining(['page-0', 'page-4']));
-    expect(second.more).toBe(false);
+    expect(second.next).toBeNull();
     const ofMachine = api.visitsAnswer.parse(await get('/visits?machine=rack-a')).rows;
     expect(new Set(ofMachine.map((each) => each.applianceId))).toEqual(new Set(['rack-a']));
     expect(api.visitsAnswer.parse(await get('/visits?text=nowhere')).rows).toEqual([]);

@@ -40,6 +40,33 @@ export interface MachineHistory {
   reports: readonly { year: number; day: Day }[];
 }
 
+/** Kinds of entries that the fold sorts out for the rules; all others are kept, shown, and read by no rule. */
+const READ_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
+  'fullChargeSet',
+  'refrigerantAdded',
+  'refrigerantRecovered',
+  'retrofitted',
+  'applianceChanged',
+  'leakFound',
+  'leakRepaired',
+  'verificationTest',
+  'processShutdown',
+  'extension',
+  'planFiled',
+  'planCompleted',
+  'unrelatedLeak',
+  'leakInspection',
+  'detectionCheck',
+  'normalOperation',
+  'mothballed',
+  'retired',
+  'reportFiled',
+]);
+
+/** Whether a standing may be another one with this entry: it is of a kind that is read, or takes another entry's place. */
+export const bearsOnStanding = (entry: Entry): boolean =>
+  READ_KINDS.has(entry.kind) || entry.supersedes != null;
+
 /** The full charge that an entry sets, in exact grams; a range counts by its midpoint. */
 export function fullChargeOf(entry: EntryOf<'fullChargeSet'>): ExactGrams {
   if (entry.method === 'range' && entry.low && entry.high) {

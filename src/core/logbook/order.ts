@@ -30,6 +30,18 @@ export function deadIds(entries: readonly Entry[]): Set<string> {
   return dead;
 }
 
+/** Entries by the id of their machine; those of no machine are left out. */
+export function entriesByMachine(entries: readonly Entry[]): Map<string, Entry[]> {
+  const byMachine = new Map<string, Entry[]>();
+  for (const entry of entries) {
+    if (entry.applianceId == null) continue;
+    const own = byMachine.get(entry.applianceId);
+    if (own) own.push(entry);
+    else byMachine.set(entry.applianceId, [entry]);
+  }
+  return byMachine;
+}
+
 /** Living entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
 export function inOrder(
   entries: readonly Entry[],

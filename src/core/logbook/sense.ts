@@ -5,7 +5,7 @@
 import { type Day, dayOf } from '../quantity/day';
 import { type ExactGrams, exactGrams, grams } from '../quantity/mass';
 import { isHydrocarbon, isRefrigerant, refrigerant } from '../refrigerant/refrigerant';
-import type { Entry } from './entry';
+import type { Entry, EntryOf } from './entry';
 import type { MachineHistory } from './history';
 import type { Cylinder } from './tables';
 
@@ -37,22 +37,32 @@ export interface Sense {
   fullChargeUnknown: boolean;
 }
 
-export interface SenseContext {
-  /** the machine's history up to today */
+/** What the record says of the machine. */
+export interface MachineFacts {
+  /** up to today */
   history: MachineHistory;
-  /** today at the site */
-  today: Day;
   /** the refrigerant in force on the entry's day */
   refrigerant: string;
   /** full charge in force on the entry's day */
   fullCharge: ExactGrams | null;
   /** recovered for repair and not yet put back */
   repairBalance: ExactGrams;
+}
+
+export interface SenseContext {
+  /** today at the site */
+  today: Day;
   /** the bottle that the entry names, if known */
   cylinder: Cylinder | null;
   /** whether the entry that is superseded is dead already */
   targetIsDead: boolean;
+  /** null only for entries of which `readsRecord` says that they need none */
+  machine: MachineFacts | null;
 }
+
+/** Whether an entry is held against the record of its machine: only what moves gas is. */
+export const readsRecord = (entry: Entry): entry is EntryOf<'refrigerantAdded' | 'refrigerantRecovered'> =>
+  entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
 
 export function senseOf(entry: Entry, context: SenseContext): Sense {
   const errors: SenseError[] = [];
@@ -66,8 +76,6 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
       errors.push({ code: 'moreThanAnyMachine', field, limitGrams: grams(MOST_ANY_MACHINE_HOLDS) });
     }
   };
-  const { history } = context;
-  const gas = entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
   if (entry.kind === 'fullChargeSet') {
     if (entry.mass) tooMuch('mass', exactGrams(entry.mass));
     if (entry.high) tooMuch('high', exactGrams(entry.high));
@@ -75,35 +83,32 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
       errors.push({ code: 'rangeReversed', field: 'high' });
     }
   }
-  if (gas) {
-    const mass = entry.mass ? exactGrams(entry.mass) : null;
-    if (mass !== null) tooMuch('mass', mass);
-    if (mass !== null && context.fullCharge !== null && mass > context.fullCharge)
-      warnings.push('moreThanFullCharge');
-    if (history.retiredOn !== null && day > history.retiredOn) warnings.push('retiredMachine');
-    if (history.appliance.installedOn != null && day < dayOf(history.appliance.installedOn))
-      warnings.push('beforeInstallation');
-    const { cylinder } = context;
-    if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== context.refrigerant)
-      warnings.push('wrongRefrigerant');
+  if (!readsRecord(entry)) return { errors, warnings, fullChargeUnknown: false };
+  const { machine, cylinder } = context;
+  if (!machine) throw new Error(`The record of its machine is needed to check ${entry.id}.`);
+  const { history } = machine;
+  const mass = entry.mass ? exactGrams(entry.mass) : null;
+  if (mass !== null) tooMuch('mass', mass);
+  if (mass !== null && machine.fullCharge !== null && mass > machine.fullCharge)
+    warnings.push('moreThanFullCharge');
+  if (history.retiredOn !== null && day > history.retiredOn) warnings.push('retiredMachine');
+  if (history.appliance.installedOn != null && day < dayOf(history.appliance.installedOn))
+    warnings.push('beforeInstallation');
+  if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== machine.refrigerant)
+    warnings.push('wrongRefrigerant');
+  if (entry.kind === 'refrigerantRecovered') {
+    const kept = isRefrigerant(machine.refrigerant) && !isHydrocarbon(refrigerant(machine.refrigerant));
+    if (entry.into === 'outdoors' && kept)
+      errors.push({ code: 'notToBeLetOut', field: 'into', refrigerant: machine.refrigerant });
+    return { errors, warnings, fullChargeUnknown: false };
   }
-  if (
-    entry.kind === 'refrigerantRecovered' &&
-    entry.into === 'outdoors' &&
-    isRefrigerant(context.refrigerant) &&
-    !isHydrocarbon(refrigerant(context.refrigerant))
-  )
-    errors.push({ code: 'notToBeLetOut', field: 'into', refrigerant: context.refrigerant });
-  if (entry.kind === 'refrigerantAdded') {
-    const earlier = history.gas.some(
-      (each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes,
-    );
-    if (entry.reason === 'commission' && earlier) warnings.push('commissionAgain');
-    if (entry.reason === 'recharge' && entry.mass && exactGrams(entry.mass) > context.repairBalance)
-      warnings.push('moreThanRecovered');
-  }
-  const fullChargeUnknown = entry.kind === 'refrigerantAdded' && context.fullCharge === null;
-  return { errors, warnings, fullChargeUnknown };
+  const earlier = history.gas.some(
+    (each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes,
+  );
+  if (entry.reason === 'commission' && earlier) warnings.push('commissionAgain');
+  if (entry.reason === 'recharge' && mass !== null && mass > machine.repairBalance)
+    warnings.push('moreThanRecovered');
+  return { errors, warnings, fullChargeUnknown: machine.fullCharge === null };
 }
 
 /** Where an entry keeps the reasons that its writer gave for what looked odd. */

@@ -18,7 +18,7 @@ import {
 } from '../testkit/facts';
 import { looseEntries } from './loose';
 import { recordGaps } from './recordGaps';
-import { senseContext } from './senseContext';
+import { machineFacts } from './machineFacts';
 import { summaryOf } from './summary';
 
 const exceeded = [gas('2026-03-01'), topOff('2026-06-01', 12)];
@@ -107,7 +107,12 @@ describe('the sense of an entry', () => {
   ) => {
     const made = { id: 'new', by: 'p', applianceId: 'a', on: '2026-11-20', ...entry } as Entry;
     const cylinder = rest.cylinder ? { id: 'c', serial: 'B-1', refrigerant: rest.cylinder } : null;
-    return senseOf(made, senseContext(made, standing(facts, '2026-11-23', rest.scene), cylinder, false));
+    return senseOf(made, {
+      today: dayOf('2026-11-23'),
+      cylinder,
+      targetIsDead: false,
+      machine: machineFacts(made, standing(facts, '2026-11-23', rest.scene)),
+    });
   };
   const gasIn = (pounds: number, reason = 'topOff') => ({
     kind: 'refrigerantAdded',

@@ -1,8 +1,7 @@
 /** The document that `compute` prints and the server stores: a standing in plain figures, no key left out. */
 import { type Day, dayText } from '../quantity/day';
 import { grams } from '../quantity/mass';
-import { deadIds } from '../logbook/order';
-import type { Entry } from '../logbook/entry';
+import { deadIds, entriesByMachine } from '../logbook/order';
 import { foldHistory } from '../logbook/history';
 import type { Logbook } from '../logbook/logbook';
 import { PERCENT_SCALE } from './leakRate';
@@ -67,13 +66,7 @@ export function standingDocument(standing: Standing) {
 export function logbookStandings(logbook: Logbook, asOf: Day, packs: Packs = SHIPPED_PACKS) {
   const dead = deadIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, site]));
-  const entriesOf = new Map<string, Entry[]>();
-  for (const entry of logbook.entries) {
-    if (entry.applianceId == null) continue;
-    const of = entriesOf.get(entry.applianceId);
-    if (of) of.push(entry);
-    else entriesOf.set(entry.applianceId, [entry]);
-  }
+  const entriesOf = entriesByMachine(logbook.entries);
   return {
     asOf: dayText(asOf),
     appliances: logbook.appliances.map((appliance) => {

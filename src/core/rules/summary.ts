@@ -125,6 +125,16 @@ export function rodOf(standing: Standing): Rod {
   };
 }
 
+/** A machine without a limit sorts behind all that have one. */
+const NO_LIMIT_ROOM = 2;
+
+/** The share of the allowance that is free, 0 to 1; below 0 by how much an unverified case exceeds; 2 where nothing limits. */
+export const roomOf = (rod: Rod): number =>
+  rod.limit
+    ? rod.freeGrams / rod.allowanceGrams -
+      (rod.exceeded ? rod.exceeded.percent / rod.exceeded.limitPercent : 0)
+    : NO_LIMIT_ROOM;
+
 const SMALL_SHARE = 0.2;
 
 function stateOfMachine(standing: Standing, rod: Rod, cannot: Unjudged | null): MachineState {

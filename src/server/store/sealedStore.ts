@@ -2,16 +2,18 @@
  * What is sealed: entries and revisions in one chain, and the rows that the latest revisions say. Knows tables, JSON and
  * hashes, no rules.
  */
-import { and, asc, desc, eq, lt } from 'drizzle-orm';
-import type { BatchItem } from 'drizzle-orm/batch';
-import type { RowOf, RowTable } from '../../contract/rows';
+import { and, asc, desc, eq, getTableColumns, gt, lt, lte, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Revision } from '../../core/logbook/tables';
-import type { Database } from './database';
+import type { Statement, Tables } from './database';
+import { type Value, insertions } from './insertions';
+import { nameKey } from './keys';
 import * as t from './schema';
-import { CHAIN_START, type Link, type Sealable, sealHash } from './seal';
+import { CHAIN_START, type Link, type Sealable, sealedText } from './seal';
 
-export type Statement = BatchItem<'sqlite'>;
+const LINKS_OF_A_PART = 1000;
 
 export const parsed = <Row>(rows: { document: string }[]): Row[] =>
   rows.map((row) => JSON.parse(row.document) as Row);
@@ -29,29 +31,55 @@ const TABLES = {
 } as const satisfies Record<RowTable, unknown>;
 
 export class SealedStore {
-  constructor(readonly database: Database) {}
-
-  protected get db() {
-    return this.database.db;
+  /** `db`: what the database holds now, or the moment of a snapshot */
+  constructor(protected readonly db: Tables) {
+    const last = (table: typeof t.entries | typeof t.revisions) =>
+      db
+        .select({ sequence: table.sequence, document: table.document })
+        .from(table)
+        .orderBy(desc(table.sequence))
+        .limit(1)
+        .as('last');
+    const [entry, revision] = [last(t.entries), last(t.revisions)];
+    this.endQuery = db
+      .select({ sequence: entry.sequence, document: entry.document })
+      .from(entry)
+      .unionAll(db.select({ sequence: revision.sequence, document: revision.document }).from(revision))
+      .orderBy(desc(sql`sequence`))
+      .limit(1)
+      .prepare();
   }
 
-  async allRevisions(): Promise<Revision[]> {
-    return parsed(await this.db.select().from(t.revisions).orderBy(asc(t.revisions.sequence)));
+  /** The whole chain in its order, in parts that fit into memory whatever its length. */
+  async *chain(): AsyncGenerator<Link> {
+    for (let after = 0; ;) {
+      const page = (
+        table: typeof t.entries | typeof t.revisions,
+        id: typeof t.entries.id | typeof t.revisions.rowId,
+      ) =>
+        this.db
+          .select({
+            sequence: table.sequence,
+            id,
+            document: table.document,
+          })
+          .from(table)
+          .where(and(gt(table.sequence, after), lte(table.sequence, after + LINKS_OF_A_PART)))
+          .orderBy(asc(table.sequence));
+      const rows = [
+        ...(await page(t.entries, t.entries.id)),
+        ...(await page(t.revisions, t.revisions.rowId)),
+      ];
+      if (rows.length === 0 && !(await this.hasLinkAfter(after + LINKS_OF_A_PART))) return;
+      rows.sort((a, b) => a.sequence - b.sequence);
+      for (const { document, ...row } of rows) yield { ...row, sealed: JSON.parse(document) as Sealable };
+      after += LINKS_OF_A_PART;
+    }
   }
 
-  /** Every link of the chain, in its order. */
-  async chain(): Promise<Link[]> {
-    const entries = (await this.db.select().from(t.entries)).map((row) => ({
-      ...row,
-      sealed: JSON.parse(row.document) as Sealable,
-    }));
-    const revisions = (await this.db.select().from(t.revisions)).map((row) => ({
-      ...row,
-      id: row.rowId,
-      sealed: JSON.parse(row.document) as Sealable,
-    }));
-    return [...entries, ...revisions].sort((a, b) => a.sequence - b.sequence);
-  }
+  /** Whether anything was sealed beyond this place: a link that was taken out leaves a gap. */
+  private hasLinkAfter = async (sequence: number): Promise<boolean> =>
+    (await this.endOfChain()).sequence > sequence;
 
   /** The newest links before a place in the chain, newest first. */
   async linksBefore(before: number | null, limit: number): Promise<{ sequence: number; sealed: Sealable }[]> {
@@ -94,6 +122,17 @@ export class SealedStore {
     return rows.map((each) => ({ id: each.id, row: JSON.parse(each.document) as object }));
   }
 
+  /** Rows of a database from before there were name keys. */
+  async rowsWithoutKey(): Promise<{ table: RowTable; id: string; row: object }[]> {
+    const found: { table: RowTable; id: string; row: object }[] = [];
+    for (const table of ['sites', 'people', 'appliances', 'cylinders'] as const) {
+      const stored = TABLES[table];
+      const rows = await this.db.select().from(stored).where(eq(stored.nameKey, ''));
+      for (const { id, document } of rows) found.push({ table, id, row: JSON.parse(document) as object });
+    }
+    return found;
+  }
+
   async rowOf(table: RowTable, id: string): Promise<object | null> {
     const stored = TABLES[table];
     return (
@@ -105,18 +144,27 @@ export class SealedStore {
 
   /** A row as it shall be from now on; whoever calls this seals its revision in the same batch. */
   putRow(table: RowTable, id: string, row: object): Statement {
-    if (table === 'appliances' || table === 'spaces') {
-      const { siteId } = row as RowOf<'appliances'>;
-      const values = { siteId, document: json(row) };
-      return this.db
-        .insert(TABLES[table])
-        .values({ id, ...values })
-        .onConflictDoUpdate({ target: TABLES[table].id, set: values });
-    }
+    const set = { document: json(row), ...columnsOf(table, row) };
     return this.db
       .insert(TABLES[table])
-      .values({ id, document: json(row) })
-      .onConflictDoUpdate({ target: TABLES[table].id, set: { document: json(row) } });
+      .values({ id, ...set } as never)
+      .onConflictDoUpdate({ target: TABLES[table].id, set });
+  }
+
+  /** Rows of an empty store. */
+  putRows(rows: readonly { table: RowTable; id: string; row: object }[]): Statement[] {
+    return (Object.keys(TABLES) as RowTable[]).flatMap((table) => {
+      const stored = TABLES[table];
+      const found = Object.keys(columnsOf(table, {}));
+      const columns = getTableColumns(stored) as Record<string, SQLiteColumn>;
+      return insertions(
+        stored,
+        [stored.id, stored.document, ...found.flatMap((name) => columns[name] ?? [])],
+        rows
+          .filter((each) => each.table === table)
+          .map(({ id, row }) => [id, json(row), ...(Object.values(columnsOf(table, row)) as Value[])]),
+      );
+    });
   }
 
   /**
@@ -126,52 +174,149 @@ export class SealedStore {
   async sealed(
     entries: readonly Entry[],
     revisions: readonly Revision[] = [],
-  ): Promise<{ entries: Entry[]; revisions: Revision[]; statements: Statement[] }> {
+  ): Promise<{ entries: Entry[]; revisions: Revision[]; statements: Statement[]; from: number }> {
     const end = await this.endOfChain();
-    const statements: Statement[] = [];
-    const link = <Kind extends Sealable>(sealable: Kind): Kind => {
-      end.sequence += 1;
-      const { previous } = end;
-      const hash = sealHash(sealable, previous);
-      const sealed: Kind = { ...sealable, seal: { hash, previous } };
-      const common = { sequence: end.sequence, hash, previous, document: json(sealed) };
-      end.previous = hash;
-      statements.push(
-        'kind' in sealable
-          ? this.db.insert(t.entries).values({
-              ...common,
-              id: sealable.id,
-              applianceId: sealable.applianceId ?? null,
-              supersedes: sealable.supersedes ?? null,
-              kind: sealable.kind,
-              visitId: sealable.visitId ?? null,
-            })
-          : this.db
-              .insert(t.revisions)
-              .values({ ...common, tableName: (sealable as Revision).table, rowId: sealable.id }),
-      );
-      return sealed;
+    const sealed: Sealable[] = [];
+    const statements = new Chain(end).seal([...revisions, ...entries], (link) => sealed.push(link));
+    return {
+      from: end.sequence + revisions.length + 1,
+      revisions: sealed.slice(0, revisions.length) as Revision[],
+      entries: sealed.slice(revisions.length) as Entry[],
+      statements,
     };
-    return { revisions: revisions.map(link), entries: entries.map(link), statements };
   }
 
-  private async endOfChain(): Promise<{ sequence: number; previous: string }> {
-    const last = async (table: typeof t.entries | typeof t.revisions) =>
-      (
-        await this.db
-          .select({ sequence: table.sequence, hash: table.hash })
-          .from(table)
-          .orderBy(desc(table.sequence))
-          .limit(1)
-      )[0];
-    const [entry, revision] = [await last(t.entries), await last(t.revisions)];
-    const end = (entry?.sequence ?? 0) > (revision?.sequence ?? 0) ? entry : revision;
-    return { sequence: end?.sequence ?? 0, previous: end?.hash ?? CHAIN_START };
+  private readonly endQuery;
+
+  async endOfChain(): Promise<ChainEnd> {
+    const end = await this.endQuery.get();
+    const seal = end && (JSON.parse(end.document) as Sealable).seal;
+    return { sequence: end?.sequence ?? 0, previous: seal?.hash ?? CHAIN_START };
   }
 
-  /** All or nothing. */
-  async batch(statements: Statement[]): Promise<void> {
-    const [first, ...rest] = statements;
-    if (first) await this.db.batch([first, ...rest]);
+  /** The texts of a table's rows, in its order, in parts that fit into memory. */
+  async *documents(
+    table: 'sites' | 'spaces' | 'people' | 'appliances' | 'cylinders' | 'entries' | 'revisions',
+  ): AsyncGenerator<string> {
+    const stored = t[table];
+    for (let after = 0; ;) {
+      const rows = await this.db
+        .select({ place: sql<number>`${stored}.rowid`, document: stored.document })
+        .from(stored)
+        .where(sql`${stored}.rowid > ${after}`)
+        .orderBy(sql`${stored}.rowid`)
+        .limit(LINKS_OF_A_PART);
+      for (const { document } of rows) yield document;
+      const last = rows.at(-1);
+      if (!last) return;
+      after = last.place;
+    }
+  }
+
+  /** Indexes of tables with the SQL that makes them. */
+  async indexesOf(tables: readonly string[]): Promise<{ name: string; sql: string }[]> {
+    return this.db.all(
+      sql`select name, sql from sqlite_master where type = 'index' and sql is not null
+        and tbl_name in (select value from json_each(${JSON.stringify(tables)}))`,
+    );
+  }
+}
+
+/** The last link, to which the next one is tied. */
+export interface ChainEnd {
+  sequence: number;
+  previous: string;
+}
+
+/** Ties links onto a chain's end, one after the other. */
+export class Chain {
+  private sequence: number;
+  private previous: string;
+
+  constructor(end: ChainEnd) {
+    this.sequence = end.sequence;
+    this.previous = end.previous;
+  }
+
+  /** What stores these links behind the chain's end; `tell` hears of each with its seal. */
+  seal(links: readonly Sealable[], tell?: (sealed: Sealable) => void): Statement[] {
+    const statements: Statement[] = [];
+    const revisions: Value[][] = [];
+    let run = new Run();
+    const endRun = () => {
+      if (run.documents.length > 0) statements.push(run.stored(this.sequence));
+      run = new Run();
+    };
+    for (const link of links) {
+      const { previous } = this;
+      const { hash, document } = sealedText(link, previous);
+      if (!('kind' in link)) {
+        endRun();
+        revisions.push([this.sequence + 1, document, link.table, link.id]);
+      } else run.add(link, document);
+      this.sequence += 1;
+      this.previous = hash;
+      tell?.({ ...link, seal: { hash, previous } });
+      if (run.documents.length === ENTRIES_OF_A_STATEMENT) endRun();
+    }
+    endRun();
+    return [...insertions(t.revisions, REVISION_COLUMNS, revisions), ...statements];
+  }
+}
+
+const ENTRIES_OF_A_STATEMENT = 1000;
+
+/** What SQLite reads off the text of an entry, and only where some entry of the run has it. */
+const SELDOM = {
+  supersedes: 'supersedes',
+  visitId: 'visit_id',
+  cylinderId: 'cylinder_id',
+} as const;
+
+/** Entries that stand behind each other in the chain, stored by one statement: binding their columns one by one costs twice as much. */
+class Run {
+  readonly documents: string[] = [];
+  private readonly found = new Set<keyof typeof SELDOM>();
+
+  add(entry: Entry, document: string): void {
+    this.documents.push(document);
+    for (const field of Object.keys(SELDOM) as (keyof typeof SELDOM)[])
+      if ((entry as Partial<Record<string, unknown>>)[field] != null) this.found.add(field);
+  }
+
+  stored(last: number): Statement {
+    const fields = [...this.found];
+    const columns = fields.map((field) => `, ${SELDOM[field]}`).join('');
+    const texts = fields.map((field) => `, value ->> '$.${field}'`).join('');
+    return {
+      sql: `INSERT INTO entries (sequence, id, appliance_id, document${columns})
+        SELECT ? + key, value ->> '$.id', value ->> '$.applianceId', value${texts} FROM json_each(?)`,
+      args: [last - this.documents.length + 1, `[${this.documents.join(',')}]`],
+    };
+  }
+}
+
+const REVISION_COLUMNS = [
+  t.revisions.sequence,
+  t.revisions.document,
+  t.revisions.tableName,
+  t.revisions.rowId,
+] as const;
+
+/** What a row is found by beside its id. */
+function columnsOf(table: RowTable, row: object): object {
+  const given = row as { name?: string; serial?: string; siteId?: string; refrigerant?: string };
+  switch (table) {
+    case 'sites':
+    case 'people':
+      return { nameKey: nameKey(given.name ?? '') };
+    case 'appliances':
+      return { siteId: given.siteId, nameKey: nameKey(given.name ?? '') };
+    case 'spaces':
+      return { siteId: given.siteId };
+    case 'cylinders':
+      return { nameKey: nameKey(given.serial ?? ''), refrigerant: given.refrigerant };
+    default:
+      return {};
   }
 }

@@ -1,55 +1,32 @@
 /** Reads and writes rows. Knows tables and JSON, no rules. */
-import { and, asc, eq, inArray, isNotNull, like, lte, notInArray, or, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Company, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
+import { readsRecord } from '../../core/logbook/sense';
 import type { Amendment } from '../../core/rules/amend';
-import type { ApplianceStanding } from '../../core/rules/standingDocument';
-import type { MachineSummary } from '../../core/rules/summary';
 import type { Instrument } from '../../core/visit/instrument';
+import { nameKey } from './keys';
 import * as t from './schema';
-import { SealedStore, type Statement, json, parsed } from './sealedStore';
-
-export interface StoredDuty {
-  due: string;
-  [field: string]: unknown;
-}
-
-export interface StoredStanding {
-  applianceId: string;
-  asOf: string;
-  summary: MachineSummary;
-  document: ApplianceStanding;
-  duties: StoredDuty[];
-}
-
-export interface StoredVisit {
-  visitId: string;
-  applianceId: string;
-  from: string;
-  to: string;
-  entries: number;
-  handedOver: boolean;
-  by: string;
-}
-
-export interface VisitQuery {
-  text: string;
-  applianceId: string | null;
-  visitId: string | null;
-  limit: number;
-  offset: number;
-}
+import type { Statement, Tables } from './database';
+import { SealedStore, json, parsed } from './sealedStore';
 
 export class Store extends SealedStore {
+  private readonly entriesQuery;
+
+  constructor(db: Tables) {
+    super(db);
+    this.entriesQuery = db
+      .select({ document: t.entries.document })
+      .from(t.entries)
+      .where(sql`${t.entries.id} in (select value from json_each(${sql.placeholder('ids')}))`)
+      .prepare();
+  }
+
   company = async (): Promise<Company | null> =>
     parsed<Company>(await this.db.select().from(t.company))[0] ?? null;
   owners = async (): Promise<Owner[]> => parsed(await this.db.select().from(t.owners));
-  sites = async (): Promise<Site[]> => parsed(await this.db.select().from(t.sites));
-  spaces = async (): Promise<Space[]> => parsed(await this.db.select().from(t.spaces));
   people = async (): Promise<Person[]> => parsed(await this.db.select().from(t.people));
-  cylinders = async (): Promise<Cylinder[]> => parsed(await this.db.select().from(t.cylinders));
   instruments = async (): Promise<Instrument[]> => parsed(await this.db.select().from(t.instruments));
-  appliances = async (): Promise<Appliance[]> => parsed(await this.db.select().from(t.appliances));
 
   async site(id: string): Promise<Site | null> {
     return parsed<Site>(await this.db.select().from(t.sites).where(eq(t.sites.id, id)))[0] ?? null;
@@ -67,6 +44,68 @@ export class Store extends SealedStore {
     );
   }
 
+  async spacesOf(siteId: string): Promise<Space[]> {
+    return parsed(await this.db.select().from(t.spaces).where(eq(t.spaces.siteId, siteId)));
+  }
+
+  async cylinderIdsOf(refrigerant: string): Promise<string[]> {
+    const rows = await this.db
+      .select({ id: t.cylinders.id })
+      .from(t.cylinders)
+      .where(eq(t.cylinders.refrigerant, refrigerant))
+      .orderBy(asc(t.cylinders.nameKey));
+    return rows.map((row) => row.id);
+  }
+
+  async spacesById(ids: readonly string[]): Promise<Space[]> {
+    return parsed(
+      await this.db
+        .select()
+        .from(t.spaces)
+        .where(inArray(t.spaces.id, [...ids])),
+    );
+  }
+
+  async sitesById(ids: readonly string[]): Promise<Site[]> {
+    return parsed(
+      await this.db
+        .select()
+        .from(t.sites)
+        .where(inArray(t.sites.id, [...ids])),
+    );
+  }
+
+  async cylindersById(ids: readonly string[]): Promise<Cylinder[]> {
+    return parsed(
+      await this.db
+        .select()
+        .from(t.cylinders)
+        .where(inArray(t.cylinders.id, [...ids])),
+    );
+  }
+
+  /** Another row of this table with this name (of a site's machines: at that site), or null. */
+  async namesake(
+    table: 'sites' | 'people' | 'cylinders' | 'appliances',
+    id: string,
+    name: string,
+    siteId?: string,
+  ): Promise<string | null> {
+    const stored = t[table];
+    const rows = await this.db
+      .select({ id: stored.id })
+      .from(stored)
+      .where(
+        and(
+          eq(stored.nameKey, nameKey(name)),
+          ne(stored.id, id),
+          siteId === undefined ? undefined : eq(t.appliances.siteId, siteId),
+        ),
+      )
+      .limit(1);
+    return rows[0]?.id ?? null;
+  }
+
   /** Those of the ids that are machines. */
   async knownAppliances(ids: readonly string[]): Promise<string[]> {
     if (ids.length === 0) return [];
@@ -78,33 +117,70 @@ export class Store extends SealedStore {
   }
 
   async entriesById(ids: readonly string[]): Promise<Entry[]> {
-    if (ids.length === 0) return [];
-    return parsed(
-      await this.db
-        .select()
-        .from(t.entries)
-        .where(inArray(t.entries.id, [...ids])),
-    );
+    return ids.length === 0 ? [] : parsed(await this.entriesQuery.all({ ids: json(ids) }));
   }
 
   /** Entries of a machine, and those elsewhere that correct one of them or rival its corrections. */
   async entriesBearingOn(applianceId: string): Promise<Entry[]> {
-    const own = this.db
-      .select({ id: t.entries.id })
-      .from(t.entries)
-      .where(eq(t.entries.applianceId, applianceId));
-    const targets = this.db
-      .select({ id: sql<string>`${t.entries.supersedes}` })
-      .from(t.entries)
-      .where(and(eq(t.entries.applianceId, applianceId), isNotNull(t.entries.supersedes)));
     const rows = await this.db
-      .select()
+      .select({ id: t.entries.id, supersedes: t.entries.supersedes, document: t.entries.document })
+      .from(t.entries)
+      .where(eq(t.entries.applianceId, applianceId))
+      .orderBy(asc(t.entries.sequence));
+    return [...parsed<Entry>(rows), ...(await this.rivalsElsewhere(applianceId, rows))];
+  }
+
+  /** The newest entries of a machine before a place in the chain, oldest first, with those elsewhere that bear on them. */
+  async entriesBefore(
+    applianceId: string,
+    before: number | null,
+    limit: number,
+  ): Promise<{ entries: Entry[]; before: number | null }> {
+    const rows = await this.db
+      .select({
+        sequence: t.entries.sequence,
+        id: t.entries.id,
+        supersedes: t.entries.supersedes,
+        document: t.entries.document,
+      })
       .from(t.entries)
       .where(
-        or(
+        and(
           eq(t.entries.applianceId, applianceId),
-          inArray(t.entries.supersedes, own),
-          inArray(t.entries.supersedes, targets),
+          before === null ? undefined : lt(t.entries.sequence, before),
+        ),
+      )
+      .orderBy(desc(t.entries.sequence))
+      .limit(limit + 1);
+    const page = rows.slice(0, limit).reverse();
+    return {
+      entries: [...parsed<Entry>(page), ...(await this.rivalsElsewhere(applianceId, page))],
+      before: rows.length > limit ? (page[0]?.sequence ?? null) : null,
+    };
+  }
+
+  async countEntries(applianceId: string): Promise<number> {
+    const rows = await this.db
+      .select({ count: count() })
+      .from(t.entries)
+      .where(eq(t.entries.applianceId, applianceId));
+    return rows[0]?.count ?? 0;
+  }
+
+  private async rivalsElsewhere(
+    applianceId: string,
+    own: readonly { id: string; supersedes: string | null }[],
+  ): Promise<Entry[]> {
+    const ids = JSON.stringify(
+      own.flatMap((each) => [each.id, ...(each.supersedes === null ? [] : [each.supersedes])]),
+    );
+    const rows = await this.db
+      .select({ document: t.entries.document })
+      .from(t.entries)
+      .where(
+        and(
+          sql`${t.entries.supersedes} in (select value from json_each(${ids}))`,
+          or(isNull(t.entries.applianceId), ne(t.entries.applianceId, applianceId)),
         ),
       )
       .orderBy(asc(t.entries.sequence));
@@ -125,120 +201,18 @@ export class Store extends SealedStore {
     return [...touched];
   }
 
-  /**
-   * Visits by machine, the last written first; what was voided or corrected away does not count. A page of them, narrowed
-   * by words in the name of machine or site, by machine, or to one visit.
-   */
-  async visits({ text, applianceId, visitId, limit, offset }: VisitQuery): Promise<StoredVisit[]> {
-    const on = sql<string>`json_extract(${t.entries.document}, '$.on')`;
-    const signed = sql<number>`sum(${t.entries.kind} = 'handover' and json_extract(${t.entries.document}, '$.tool') = 'signed')`;
-    const words = text.trim().split(/\s+/).filter(Boolean);
-    const named = sql<string>`json_extract(${t.appliances.document}, '$.name') || ' ' || json_extract(${t.sites.document}, '$.name')`;
-    const rows = await this.db
-      .select({
-        visitId: sql<string>`${t.entries.visitId}`,
-        applianceId: sql<string>`${t.entries.applianceId}`,
-        from: sql<string>`min(${on})`,
-        to: sql<string>`max(${on})`,
-        entries: sql<number>`count(*)`,
-        handedOver: signed,
-        by: sql<string>`json_extract(${t.entries.document}, '$.by')`,
-      })
-      .from(t.entries)
-      .innerJoin(t.appliances, eq(t.appliances.id, t.entries.applianceId))
-      .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
-      .where(
-        and(
-          isNotNull(t.entries.visitId),
-          applianceId === null ? undefined : eq(t.entries.applianceId, applianceId),
-          visitId === null ? undefined : eq(t.entries.visitId, visitId),
-          ...words.map((word) => like(named, `%${word}%`)),
-          this.alive(),
-        ),
-      )
-      .groupBy(t.entries.visitId, t.entries.applianceId)
-      .orderBy(sql`max(${t.entries.sequence}) desc`)
-      .limit(limit)
-      .offset(offset);
-    return rows.map((row) => ({ ...row, handedOver: row.handedOver > 0 }));
-  }
-
   /** No other entry supersedes it. */
-  private alive() {
-    return notInArray(
-      t.entries.id,
-      this.db
-        .select({ id: sql<string>`${t.entries.supersedes}` })
-        .from(t.entries)
-        .where(isNotNull(t.entries.supersedes)),
-    );
-  }
+  private alive = () =>
+    sql`not exists (select 1 from ${t.entries} as later where later.supersedes = ${t.entries.id})`;
 
   /** Living entries of gas into or out of these bottles. */
   async gasOfBottles(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
-    return parsed(
-      await this.db
-        .select()
-        .from(t.entries)
-        .where(
-          and(
-            inArray(t.entries.kind, ['refrigerantAdded', 'refrigerantRecovered']),
-            inArray(sql`json_extract(${t.entries.document}, '$.cylinderId')`, [...ids]),
-            this.alive(),
-          ),
-        ),
-    );
-  }
-
-  /** Leaks that were found on machines of a kind, dead entries left out. */
-  async leaksOfKind(kind: string): Promise<Entry[]> {
-    const machines = (await this.appliances()).filter((each) => each.kind === kind).map((each) => each.id);
-    if (machines.length === 0) return [];
     const rows = await this.db
       .select()
       .from(t.entries)
-      .where(and(eq(t.entries.kind, 'leakFound'), inArray(t.entries.applianceId, machines), this.alive()));
-    return parsed(rows);
-  }
-
-  async allEntries(): Promise<Entry[]> {
-    return parsed(await this.db.select().from(t.entries).orderBy(asc(t.entries.sequence)));
-  }
-
-  async standings(): Promise<{ applianceId: string; asOf: string; summary: MachineSummary }[]> {
-    const rows = await this.db
-      .select({ applianceId: t.standings.applianceId, asOf: t.standings.asOf, summary: t.standings.summary })
-      .from(t.standings);
-    return rows.map((row) => ({ ...row, summary: JSON.parse(row.summary) as MachineSummary }));
-  }
-
-  async standing(applianceId: string): Promise<ApplianceStanding | null> {
-    return (
-      parsed<ApplianceStanding>(
-        await this.db.select().from(t.standings).where(eq(t.standings.applianceId, applianceId)),
-      )[0] ?? null
-    );
-  }
-
-  /** Machines and the day as of which each was last judged. */
-  async judgedOn(): Promise<{ id: string; siteId: string; asOf: string | null }[]> {
-    return this.db
-      .select({ id: t.appliances.id, siteId: t.appliances.siteId, asOf: t.standings.asOf })
-      .from(t.appliances)
-      .leftJoin(t.standings, eq(t.standings.applianceId, t.appliances.id));
-  }
-
-  async dutiesDueBy(due: string): Promise<{ applianceId: string; duty: StoredDuty }[]> {
-    const rows = await this.db
-      .select()
-      .from(t.duties)
-      .where(lte(t.duties.due, due))
-      .orderBy(asc(t.duties.due));
-    return rows.map((row) => ({
-      applianceId: row.applianceId,
-      duty: JSON.parse(row.document) as StoredDuty,
-    }));
+      .where(and(inArray(t.entries.cylinderId, [...ids]), this.alive()));
+    return parsed<Entry>(rows).filter(readsRecord);
   }
 
   async amendments(): Promise<(Amendment & { recordedAt: string })[]> {
@@ -248,18 +222,4 @@ export class Store extends SealedStore {
 
   insertAmendment = (amendment: Amendment, recordedAt: string): Statement =>
     this.db.insert(t.amendments).values({ recordedAt, document: json(amendment) });
-
-  replaceStanding({ applianceId, asOf, summary, document, duties }: StoredStanding): Statement[] {
-    const values = { asOf, summary: json(summary), document: json(document) };
-    return [
-      this.db
-        .insert(t.standings)
-        .values({ applianceId, ...values })
-        .onConflictDoUpdate({ target: t.standings.applianceId, set: values }),
-      this.db.delete(t.duties).where(eq(t.duties.applianceId, applianceId)),
-      ...duties.map((duty, number) =>
-        this.db.insert(t.duties).values({ applianceId, number, due: duty.due, document: json(duty) }),
-      ),
-    ];
-  }
 }

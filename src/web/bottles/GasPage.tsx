@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Cylinder } from '../../core/logbook/tables';
 import { dayOf } from '../../core/quantity/day';
-import { useBottles, useCylinders, useOwners, useToday } from '../data/queries';
+import { useBottleFlows, useBottlePages, useOwners, useToday } from '../data/queries';
 import { useTable } from '../data/useTable';
 import { bottleFlowWords } from '../machine/BottleList';
 import { Button } from '../parts/Button';
-import { Empty, Loaded, Page, Section } from '../parts/Page';
+import { Empty, Page, Section } from '../parts/Page';
+import { LoadedPages } from '../parts/Pages';
 import { HistorySheet } from '../rows/RowHistory';
 import { RowSheet } from '../rows/RowSheet';
 import { PURPOSE_WORDS } from '../words/codes';
@@ -15,7 +16,7 @@ import { dateWords } from '../words/dates';
 import { massWords } from '../words/entry';
 
 export function GasPage() {
-  const bottles = useCylinders();
+  const bottles = useBottlePages();
   const [adding, setAdding] = useState<string | null>(null);
   const [scrapped, setScrapped] = useState(false);
   return (
@@ -28,7 +29,7 @@ export function GasPage() {
         </Button>
       }
     >
-      <Loaded query={bottles}>
+      <LoadedPages pages={bottles} more="Show more bottles">
         {(rows) => {
           const shown = rows.filter((each) => scrapped || each.scrappedOn == null);
           const gases = [...new Set(shown.map((each) => each.refrigerant))].sort();
@@ -52,7 +53,7 @@ export function GasPage() {
             </>
           );
         }}
-      </Loaded>
+      </LoadedPages>
       {adding !== null && (
         <RowSheet
           table="cylinders"
@@ -66,7 +67,7 @@ export function GasPage() {
 }
 
 function Holding({ gas, bottles }: { gas: string; bottles: readonly Cylinder[] }) {
-  const flows = useBottles(gas).data;
+  const flows = useBottleFlows(gas).data;
   const table = useTable(gas).data ?? null;
   const owners = useOwners().data ?? [];
   const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);

@@ -4,18 +4,25 @@ import { Link } from 'react-router';
 import type { Change } from '../../contract/api';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../app/writer';
-import { useChanges, useCylinders } from '../data/queries';
+import { useBottlesById, useChanges } from '../data/queries';
 import { Button } from '../parts/Button';
 import { Empty, Loaded, Page } from '../parts/Page';
-import { fieldChanges, rowTitle } from '../rows/rowWords';
+import { type RowNames, fieldChanges, rowTitle } from '../rows/rowWords';
 import { useRowNames } from '../rows/useRowNames';
 import { entryTitle, noteWords } from '../visit/noteWords';
 import { dateWords, instantWords } from '../words/dates';
-import { type Names, NO_NAMES } from '../words/names';
+import { type Names, NO_NAMES, bottlesIn } from '../words/names';
 
 export function ChangesPage() {
   const query = useChanges();
   const changes = query.data?.pages.flatMap((page) => page.changes) ?? [];
+  const rowNames = useRowNames(changes.flatMap(({ revision }) => revision ?? []));
+  const bottles = new Map(
+    useBottlesById(bottlesIn(changes.flatMap(({ entry }) => entry ?? [])))?.map((each) => [
+      each.id,
+      each.serial,
+    ]),
+  );
   return (
     <Page
       title="Who changed what"
@@ -30,7 +37,7 @@ export function ChangesPage() {
           <>
             <ol>
               {changes.map((change) => (
-                <ChangeLine key={change.sequence} change={change} />
+                <ChangeLine key={change.sequence} change={change} bottles={bottles} rowNames={rowNames} />
               ))}
             </ol>
             {query.hasNextPage && (
@@ -51,7 +58,12 @@ export function ChangesPage() {
   );
 }
 
-function ChangeLine({ change }: { change: Change }) {
+interface Known {
+  bottles: ReadonlyMap<string, string>;
+  rowNames: RowNames;
+}
+
+function ChangeLine({ change, bottles, rowNames }: { change: Change } & Known) {
   const { people } = useWriter();
   const { entry, revision } = change;
   const by = entry?.by ?? revision?.by;
@@ -64,14 +76,25 @@ function ChangeLine({ change }: { change: Change }) {
           {people.find((each) => each.id === by)?.name ?? by ?? 'not recorded who'}
         </span>
       </p>
-      {entry ? <EntryChange change={change} entry={entry} /> : <RowChangeWords change={change} />}
+      {entry ? (
+        <EntryChange change={change} entry={entry} bottles={bottles} />
+      ) : (
+        <RowChangeWords change={change} names={rowNames} />
+      )}
     </li>
   );
 }
 
-function EntryChange({ change, entry }: { change: Change; entry: Entry }) {
+function EntryChange({
+  change,
+  entry,
+  bottles,
+}: {
+  change: Change;
+  entry: Entry;
+  bottles: Known['bottles'];
+}) {
   const { machineName, siteName, massSystem, leaks } = change;
-  const bottles = new Map((useCylinders().data ?? []).map((each) => [each.id, each.serial]));
   const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles };
   return (
     <div className="min-w-0">
@@ -103,8 +126,7 @@ function EntryChange({ change, entry }: { change: Change; entry: Entry }) {
   );
 }
 
-function RowChangeWords({ change: { revision } }: { change: Change }) {
-  const names = useRowNames();
+function RowChangeWords({ change: { revision }, names }: { change: Change; names: RowNames }) {
   if (!revision) return null;
   const said = fieldChanges(revision.table, null, revision.row, names);
   return (

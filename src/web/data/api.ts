@@ -1,6 +1,15 @@
-/** Calls to the API: answers are checked with the contract, problems become errors that a screen can show. */
-import type { z } from 'zod';
+/** Calls to the API by its table of endpoints: answers are checked with the contract, problems become errors that a screen can show. */
 import { type ProblemDocument, problemDocument } from '../../contract/api';
+import {
+  type AnswerOf,
+  type BodyOf,
+  type DocumentName,
+  ENDPOINTS,
+  type EndpointName,
+  type PathParts,
+  type QueryOf,
+  addressOf,
+} from '../../contract/endpoints';
 
 export class ApiProblem extends Error {
   constructor(readonly document: ProblemDocument) {
@@ -14,15 +23,16 @@ const OFFLINE: ProblemDocument = {
   status: 0,
 };
 
-async function call<Schema extends z.ZodType>(
-  schema: Schema,
-  path: string,
+async function call<Name extends DocumentName>(
+  name: Name,
+  address: string,
   init?: RequestInit,
-): Promise<z.infer<Schema>> {
+): Promise<AnswerOf<Name>> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, init);
-  } catch {
+    response = await fetch(`/api${address}`, init);
+  } catch (error) {
+    if (init?.signal?.aborted) throw error;
     throw new ApiProblem(OFFLINE);
   }
   const body: unknown = await response.json().catch(() => null);
@@ -34,21 +44,37 @@ async function call<Schema extends z.ZodType>(
         : { ...OFFLINE, title: 'The server answered with an error. Try again.', status: response.status },
     );
   }
-  return schema.parse(body);
+  const { answer } = ENDPOINTS[name];
+  return answer.parse(body) as AnswerOf<Name>;
 }
 
-export const get = <Schema extends z.ZodType>(schema: Schema, path: string) => call(schema, path);
+/** What an endpoint is asked: its path's parts, and what stands behind the question mark. */
+export interface Asking<Name extends EndpointName> {
+  parts?: PathParts<Name>;
+  query?: QueryOf<Name>;
+}
 
-export const post = <Schema extends z.ZodType>(schema: Schema, path: string, body: unknown) =>
-  call(schema, path, {
+export const ask = <Name extends DocumentName>(
+  name: Name,
+  { parts, query }: Asking<Name> = {},
+  signal?: AbortSignal,
+): Promise<AnswerOf<Name>> =>
+  call(
+    name,
+    addressOf(ENDPOINTS[name].path, parts ?? {}, (query ?? {}) as Record<string, unknown>),
+    signal && { signal },
+  );
+
+export const tell = <Name extends DocumentName>(name: Name, body: BodyOf<Name>): Promise<AnswerOf<Name>> =>
+  call(name, ENDPOINTS[name].path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
 
 /** Sends a file as it is. */
-export const send = <Schema extends z.ZodType>(schema: Schema, path: string, body: Blob) =>
-  call(schema, path, {
+export const send = <Name extends DocumentName>(name: Name, body: Blob): Promise<AnswerOf<Name>> =>
+  call(name, ENDPOINTS[name].path, {
     method: 'POST',
     headers: { 'content-type': body.type || 'application/octet-stream' },
     body,

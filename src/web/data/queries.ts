@@ -1,62 +1,172 @@
-/** What the screens read and write, through TanStack Query. */
-import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { z } from 'zod';
-import * as api from '../../contract/api';
-import { type RowTable, rowAnswer, type rowChanges, rowsChanged } from '../../contract/rows';
+/** What the screens read and write, through TanStack Query. Each question is kept under its endpoint's name. */
+import { useEffect, useMemo } from 'react';
+import {
+  type QueryClient,
+  keepPreviousData,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
+import type { AnswerOf, BodyOf, DocumentName, QueryOf } from '../../contract/endpoints';
+import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
-import type { Appliance, Space } from '../../core/logbook/tables';
+import type { Cylinder } from '../../core/logbook/tables';
 import type { Amendment } from '../../core/rules/amend';
 import { type Day, dayOf } from '../../core/quantity/day';
 import { dayAt } from '../../core/quantity/zone';
-import { get, post, send } from './api';
+import { type Asking, ask, send, tell } from './api';
+import { machineAfter, readMachine } from './machine';
 
-const useGet = <Schema extends z.ZodType>(key: readonly string[], schema: Schema, path: string) =>
-  useQuery({ queryKey: key, queryFn: () => get(schema, path) });
-
-export const useClock = () => useGet(['clock'], api.clockAnswer, '/clock');
-export const usePeople = () => useGet(['people'], api.peopleAnswer, '/people');
-export const useSites = () => useGet(['sites'], api.sitesAnswer, '/sites');
-export const useCylinders = () => useGet(['cylinders'], api.cylindersAnswer, '/cylinders');
-export const useMachines = () => useGet(['machines'], api.machinesAnswer, '/machines');
-export const useDue = () => useGet(['due'], api.dueAnswer, '/due');
-export const useLeaking = () => useGet(['leaking'], api.leakingAnswer, '/leaking');
-export const useRules = () => useGet(['rules'], api.rulesAnswer, '/rules');
-export const useVerify = () => useGet(['verify'], api.verifyAnswer, '/verify');
-/** The visit to several machines that has this id. */
-export const useVisitRows = (visitId: string) =>
-  useGet(['visits', visitId], api.visitsAnswer, `/visits?visit=${encodeURIComponent(visitId)}`);
-/** All visits, page by page, narrowed by words. */
-export const useVisitPages = (text: string) =>
-  useInfiniteQuery({
-    queryKey: ['visits', 'text', text],
-    initialPageParam: 0,
-    queryFn: ({ pageParam }) =>
-      get(api.visitsAnswer, `/visits?text=${encodeURIComponent(text)}&offset=${String(pageParam)}`),
-    getNextPageParam: (last, pages) =>
-      last.more ? pages.reduce((sum, page) => sum + page.rows.length, 0) : undefined,
-    placeholderData: (before) => before,
+const useAsk = <Name extends DocumentName>(name: Name, asking: Asking<Name> = {}, enabled = true) =>
+  useQuery({
+    queryKey: [name, asking],
+    queryFn: ({ signal }) => ask(name, asking, signal),
+    enabled,
   });
+
+/** Endpoints that answer a page of rows, with where the next one begins. */
+type PageName = {
+  [Name in DocumentName]: AnswerOf<Name> extends { rows: unknown[]; next: string | null } ? Name : never;
+}[DocumentName];
+
+/** A list page by page; while another question is asked, what was found before stays. `further`: asked otherwise of later pages. */
+function usePages<Name extends PageName>(
+  name: Name,
+  query: QueryOf<Name>,
+  further: Partial<QueryOf<Name>> = {},
+) {
+  return useInfiniteQuery({
+    queryKey: [name, 'pages', query],
+    initialPageParam: undefined as string | undefined,
+    queryFn: ({ pageParam, signal }) =>
+      ask(
+        name,
+        {
+          query: {
+            ...(query as object),
+            ...(pageParam === undefined ? {} : further),
+            after: pageParam,
+          } as QueryOf<Name>,
+        },
+        signal,
+      ),
+    getNextPageParam: (last) => (last as { next: string | null }).next ?? undefined,
+    placeholderData: keepPreviousData,
+  });
+}
+
+export const useClock = () => useAsk('clock');
+export const usePeople = () => useAsk('people');
+export const useOwners = () => useAsk('owners');
+export const useCompany = () => useAsk('company');
+export const useInstruments = () => useAsk('instruments');
+export const useRules = () => useAsk('rules');
+export const useVerify = () => useAsk('verify');
+
+/** The first sites by name that have these words in it; `next` is null where these are all. */
+export const useSites = (text = '') => useAsk('sites', { query: { text } });
+export const useSitePages = () => usePages('sites', {});
+export const useSite = (id: string | null) => useAsk('site', { parts: { id: id ?? '' } }, id !== null);
+const listed = (ids: readonly string[]): string => [...new Set(ids)].sort().join(',');
+export const useSitesById = (ids: readonly string[]) =>
+  useAsk('sites', { query: { ids: listed(ids) } }, ids.length > 0);
+export const useSpacesById = (ids: readonly string[]) =>
+  useAsk('spaces', { query: { ids: listed(ids) } }, ids.length > 0);
+export const useSpaces = (site: string | null) =>
+  useAsk('spaces', { query: { site: site ?? '' } }, site !== null);
+
+const MOST_BOTTLES = 500;
+/** All bottles of a refrigerant, by serial. */
+export function useBottlesOf(refrigerant: string): Cylinder[] | undefined {
+  return useAsk('cylinders', { query: { refrigerant, limit: MOST_BOTTLES } }).data?.rows;
+}
+export const useBottlePages = () => usePages('cylinders', { limit: MOST_BOTTLES });
+/** Bottles that are named somewhere. */
+export function useBottlesById(ids: readonly string[]): Cylinder[] | undefined {
+  const asked = listed(ids);
+  const query = useAsk('cylinders', { query: { ids: asked } }, asked !== '');
+  return asked === '' ? NONE : query.data?.rows;
+}
+const NONE: Cylinder[] = [];
+/** Bottles to choose from at a machine: those of its gas first, then others as far as they are listed, and the one that is named. */
+export function useBottlesToHand(refrigerant: string, named: string): Cylinder[] {
+  const own = useBottlesOf(refrigerant) ?? NONE;
+  const others = useBottlePages().data?.pages[0]?.rows ?? NONE;
+  const chosen = useBottlesById(named === '' ? [] : [named]) ?? NONE;
+  return useMemo(
+    () => [...new Map([...own, ...others, ...chosen].map((each) => [each.id, each])).values()],
+    [own, others, chosen],
+  );
+}
+export const useBottleFlows = (refrigerant: string) => useAsk('bottles', { parts: { refrigerant } });
+
+export type MachinesAsked = Omit<QueryOf<'machines'>, 'after'>;
+/** The first machines that fit. */
+export const useMachines = (query: MachinesAsked, enabled = true) => useAsk('machines', { query }, enabled);
+export const useMachinePages = (query: MachinesAsked, further: MachinesAsked = {}) =>
+  usePages('machines', query, further);
+export const useMachinesOfSite = (site: string) => useMachinePages({ site, sort: 'name', limit: 200 });
+
+export const useDuePages = (site: string | null) => usePages('due', site === null ? {} : { site });
+export const useTripPages = () => usePages('trips', {});
+const ASK_AGAIN_MS = 2000;
+
+/** How much is due; asked again and again while machines are still being judged for today, and lists anew when all are. */
+export function useDueCounts(site: string | null) {
+  const client = useQueryClient();
+  const query = useQuery({
+    queryKey: ['dueCounts', { site }],
+    queryFn: ({ signal }) => ask('dueCounts', { query: site === null ? {} : { site } }, signal),
+    refetchInterval: ({ state }) => ((state.data?.left ?? 0) > 0 ? ASK_AGAIN_MS : false),
+    placeholderData: keepPreviousData,
+  });
+  const judging = (query.data?.left ?? 0) > 0;
+  useEffect(() => {
+    if (judging)
+      return () => void client.invalidateQueries({ predicate: isOf(['machines', 'due', 'trips']) });
+  }, [judging, client]);
+  return query;
+}
+
+const isOf =
+  (names: readonly DocumentName[]) =>
+  ({ queryKey: [name] }: { queryKey: readonly unknown[] }): boolean =>
+    names.includes(name as DocumentName);
+
+export const useLeakingPages = () => usePages('leaking', { limit: 500 });
+export const useLeaksOfKind = (kind: string) => useAsk('leaksOfKind', { parts: { kind } });
+
+/** The visit to several machines that has this id. */
+export const useVisitRows = (visitId: string) => useAsk('visits', { query: { visit: visitId } });
+/** All visits, narrowed by words. */
+export const useVisitPages = (text: string) => usePages('visits', { text });
+
 /** Everything that was written, newest first, page by page. */
 export const useChanges = () =>
   useInfiniteQuery({
     queryKey: ['changes'],
-    initialPageParam: null as number | null,
-    queryFn: ({ pageParam }) =>
-      get(api.changesAnswer, pageParam === null ? '/changes' : `/changes?before=${String(pageParam)}`),
+    initialPageParam: undefined as number | undefined,
+    queryFn: ({ pageParam, signal }) => ask('changes', { query: { before: pageParam } }, signal),
     getNextPageParam: (last) => last.before ?? undefined,
   });
-export const useCompany = () => useGet(['company'], api.companyAnswer, '/company');
-export const useOwners = () => useGet(['owners'], api.ownersAnswer, '/owners');
-export const useSpaces = () => useGet(['spaces'], api.spacesAnswer, '/spaces');
-export const useRow = (table: RowTable, id: string) =>
-  useGet(['row', table, id], rowAnswer, `/rows/${table}/${encodeURIComponent(id)}`);
-export const useInstruments = () => useGet(['instruments'], api.instrumentsAnswer, '/instruments');
-export const useLeaksOfKind = (kind: string) =>
-  useGet(['leaks-of-kind', kind], api.leaksOfKindAnswer, `/leaks-of-kind/${kind}`);
-export const useBottles = (refrigerant: string) =>
-  useGet(['bottles', refrigerant], api.bottlesAnswer, `/bottles/${encodeURIComponent(refrigerant)}`);
-export const useMachine = (id: string) =>
-  useGet(['machine', id], api.machineAnswer, `/machines/${encodeURIComponent(id)}`);
+export const useRow = (table: RowTable, id: string) => useAsk('row', { parts: { table, id } });
+
+const machineKey = (id: string) => ['machine', id];
+
+/** A machine with its whole record. A long one is read on page by page; what is there already: `useMachineHead`. */
+export function useMachine(id: string) {
+  const client = useQueryClient();
+  return useQuery({
+    queryKey: machineKey(id),
+    queryFn: ({ signal }) =>
+      readMachine(id, signal, (head) => client.setQueryData(['machineHead', id], head)),
+  });
+}
+
+/** What is known of a machine before the whole of a long record is read. */
+export const useMachineHead = (id: string) =>
+  useQuery<AnswerOf<'machine'> & { read: number }>({ queryKey: ['machineHead', id], enabled: false }).data;
 
 /** Today at a site; null until the clock is known. */
 export function useToday(timezone: string | undefined): Day | null {
@@ -65,25 +175,49 @@ export function useToday(timezone: string | undefined): Day | null {
   return clock.fixedToday === null ? dayAt(clock.nowMs, timezone) : dayOf(clock.fixedToday);
 }
 
-/** Everything that entries change is read anew. */
-function useRefreshing() {
-  const client = useQueryClient();
-  return () => client.invalidateQueries();
+/** What an entry can change beside the machines that the answer names. */
+const CHANGED_BY_ENTRIES: readonly DocumentName[] = [
+  'machines',
+  'due',
+  'dueCounts',
+  'trips',
+  'leaking',
+  'leaksOfKind',
+  'bottles',
+  'visits',
+  'changes',
+  'verify',
+];
+
+/** After an append: the records that it touched go on with it, and only lists that it can change are asked for anew. */
+async function refreshAfter(client: QueryClient, { entries, machines }: AnswerOf<'append'>): Promise<void> {
+  for (const id of machines)
+    client.setQueryData<AnswerOf<'machine'>>(
+      machineKey(id),
+      (known) => known && machineAfter(known, entries),
+    );
+  await client.invalidateQueries({ predicate: isOf(CHANGED_BY_ENTRIES) });
 }
 
 export function useAppend() {
-  const refresh = useRefreshing();
+  const client = useQueryClient();
   return useMutation({
-    mutationFn: (entries: Entry | readonly Entry[]) => post(api.appended, '/entries', entries),
-    onSuccess: refresh,
+    mutationFn: (entries: Entry | readonly Entry[]) => tell('append', [entries].flat() as Entry[]),
+    onSuccess: (appended) => refreshAfter(client, appended),
   });
+}
+
+/** What rows say stands in many places: everything is read anew. */
+function useRefreshing() {
+  const client = useQueryClient();
+  return () => client.invalidateQueries();
 }
 
 /** Changes rows, each with what it said when it was read. */
 export function useChangeRows() {
   const refresh = useRefreshing();
   return useMutation({
-    mutationFn: (change: z.input<typeof rowChanges>) => post(rowsChanged, '/rows', change),
+    mutationFn: (change: BodyOf<'changeRows'>) => tell('changeRows', change),
     onSuccess: refresh,
   });
 }
@@ -91,19 +225,14 @@ export function useChangeRows() {
 export function useAddMachine() {
   const refresh = useRefreshing();
   return useMutation({
-    mutationFn: (machine: { appliance: Appliance; spaces: Space[]; entries: Entry[]; by: string }) =>
-      post(api.appended, '/machines', machine),
+    mutationFn: (machine: BodyOf<'addMachine'>) => tell('addMachine', machine),
     onSuccess: refresh,
   });
 }
 
 export function useAmend() {
   const refresh = useRefreshing();
-  return useMutation({
-    mutationFn: (amendment: Amendment) => post(z.unknown(), '/rules/amendments', amendment),
-    onSuccess: refresh,
-  });
+  return useMutation({ mutationFn: (amendment: Amendment) => tell('amend', amendment), onSuccess: refresh });
 }
 
-export const useStorePhoto = () =>
-  useMutation({ mutationFn: (photo: Blob) => send(api.storedPhoto, '/photos', photo) });
+export const useStorePhoto = () => useMutation({ mutationFn: (photo: Blob) => send('storePhoto', photo) });

@@ -10,7 +10,7 @@ import { Button } from '../parts/Button';
 
 export function BeginHere() {
   const { people, listed, person } = useWriter();
-  const sites = useSites().data ?? [];
+  const sites = useSites().data?.rows ?? [];
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
   const done = 'text-soft line-through';
   return (

@@ -1,30 +1,38 @@
 /** Due: what must happen, by day, with why and by which rule; beside it where to drive and what exceeds next. */
-import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { DueRow, UnjudgedRow } from '../../contract/api';
+import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
-import { useClock, useDue, useMachines, useSites, useToday } from '../data/queries';
+import {
+  useClock,
+  useDueCounts,
+  useDuePages,
+  useMachinePages,
+  useMachines,
+  useSite,
+  useToday,
+  useTripPages,
+} from '../data/queries';
+import { useWriteSheet } from '../entries/useWriteSheet';
 import { useLogSheet } from '../gas/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
+import { LoadedPages, MoreRows, rowsOf } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
 import { DutyMark } from '../parts/StateMark';
 import { dayWords, untilWords, weekdayWords } from '../words/dates';
-import { useWriteSheet } from '../entries/useWriteSheet';
 import { rodWords, unjudgedSentence } from '../words/rod';
 import { BeginHere } from './BeginHere';
 import { DueRowItem } from './DueRowItem';
-import { type FoldedDuty, GROUPS, GROUP_WORDS, folded, grouped, trips } from './dueGroups';
+import { GROUP_WORDS, grouped } from './dueGroups';
 
-const LATER_SHOWN = 12;
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 export function DuePage() {
-  const due = useDue();
-  const machines = useMachines();
+  const machines = useMachines({ limit: 1 });
   const sheet = useLogSheet();
   const [params] = useSearchParams();
-  const site = (useSites().data ?? []).find((each) => each.id === params.get('site'));
-  const today = useToday(site?.timezone ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const site = useSite(params.get('site')).data;
+  const today = useToday(site?.timezone ?? HERE);
   const clock = useClock().data;
   return (
     <Page
@@ -46,16 +54,119 @@ export function DuePage() {
         </Button>
       }
     >
-      <Loaded query={due}>
-        {({ rows, unjudged, certificates }) =>
-          machines.data?.length === 0 ? (
-            <BeginHere />
-          ) : (
-            <Board rows={rows} unjudged={unjudged} certificates={certificates} />
-          )
-        }
+      <Loaded query={machines}>
+        {({ count, retired }) => (count === 0 && retired === 0 ? <BeginHere /> : <Board />)}
       </Loaded>
     </Page>
+  );
+}
+
+function Board() {
+  const [params, setParams] = useSearchParams();
+  const site = params.get('site');
+  const name = useSite(site).data?.name;
+  const due = useDuePages(site);
+  const counts = useDueCounts(site).data;
+  const unjudged = useUnjudged(site);
+  const setSite = (id: string | null) => setParams(id === null ? {} : { site: id });
+  const cannot = unjudged.data?.pages[0]?.count ?? 0;
+  return (
+    <div className="grid gap-x-8 xl:grid-cols-[minmax(0,1fr)_15.5rem]">
+      <div>
+        {site !== null && (
+          <p className="mb-3">
+            Only {name ?? 'one site'}.{' '}
+            <Button weight="quiet" onClick={() => setSite(null)}>
+              Show all sites
+            </Button>
+          </p>
+        )}
+        {counts && counts.left > 0 && (
+          <p role="status" className="mb-3 border-l-4 border-ochre pl-3">
+            {counts.left.toLocaleString('en-US')} machines are still being judged for today. What stands here
+            is right; what they ask for may be lacking yet.
+          </p>
+        )}
+        <CannotBeJudged pages={unjudged} />
+        <LoadedPages pages={due} more="Show what is due later" itself>
+          {(rows) =>
+            rows.length > 0 ? (
+              <Groups rows={rows} counts={counts?.groups} />
+            ) : cannot > 0 || !unjudged.data || (counts?.left ?? 0) > 0 ? null : (
+              <Empty title="Nothing is due">
+                <p>
+                  Every machine can be judged, and none of them asks for anything. When gas is added or a leak
+                  is found, what the rules ask for stands here, by day, with the reason.
+                </p>
+                <ButtonLink to="/machines" weight="main" className="mt-4">
+                  Go to the machines
+                </ButtonLink>
+              </Empty>
+            )
+          }
+        </LoadedPages>
+      </div>
+      <aside>
+        <Trips site={site} onPick={setSite} />
+        <NextToExceed />
+        {counts && counts.certificates.length > 0 && (
+          <Section title="Certificates ending">
+            {counts.certificates.map((each) => (
+              <Ending key={each.personId} certificate={each} />
+            ))}
+          </Section>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function Groups({ rows, counts }: { rows: DueRow[]; counts: Record<DueGroup, number> | undefined }) {
+  const groups = grouped(rows);
+  return DUE_GROUPS.map((group) => {
+    const own = groups.get(group) ?? [];
+    if (own.length === 0) return null;
+    return (
+      <Section
+        key={group}
+        title={GROUP_WORDS[group]}
+        aside={<span className="text-soft">{counts?.[group].toLocaleString('en-US')}</span>}
+      >
+        <ul>
+          {own.map((row) => (
+            <DueRowItem key={[row.machineId, row.kind, row.due].join(' ')} row={row} />
+          ))}
+        </ul>
+      </Section>
+    );
+  });
+}
+
+function Trips({ site, onPick }: { site: string | null; onPick: (id: string) => void }) {
+  const trips = useTripPages();
+  const rows = rowsOf(trips, (trip) => trip.siteId);
+  if (rows.length === 0) return null;
+  return (
+    <Section title="By trip">
+      <ul>
+        {rows.map((trip) => (
+          <li key={trip.siteId} className="rule-b">
+            <button
+              type="button"
+              aria-pressed={site === trip.siteId}
+              className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
+              onClick={() => onPick(trip.siteId)}
+            >
+              <span className="font-semibold">{trip.siteName}</span>
+              <span className="block text-soft">
+                {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <MoreRows pages={trips} words="Show more sites" />
+    </Section>
   );
 }
 
@@ -66,99 +177,16 @@ interface Certificate {
   expires: string;
 }
 
-function Board({
-  rows,
-  unjudged,
-  certificates,
-}: {
-  rows: DueRow[];
-  unjudged: UnjudgedRow[];
-  certificates: Certificate[];
-}) {
-  const [params, setParams] = useSearchParams();
-  const site = params.get('site');
-  const all = folded(rows);
-  const shown = site === null ? all : all.filter((row) => row.siteId === site);
-  const unknown = site === null ? unjudged : unjudged.filter((row) => row.siteId === site);
-  const groups = grouped(shown);
-  const setSite = (id: string | null) => setParams(id === null ? {} : { site: id });
-  return (
-    <div className="grid gap-x-8 xl:grid-cols-[minmax(0,1fr)_15.5rem]">
-      <div>
-        {site !== null && (
-          <p className="mb-3">
-            Only {shown[0]?.siteName ?? unknown[0]?.siteName ?? 'one site'}.{' '}
-            <Button weight="quiet" onClick={() => setSite(null)}>
-              Show all sites
-            </Button>
-          </p>
-        )}
-        <CannotBeJudged rows={unknown} />
-        {shown.length === 0 && unknown.length > 0 ? null : shown.length === 0 ? (
-          <Empty title="Nothing is due">
-            <p>
-              Every machine can be judged, and none of them asks for anything. When gas is added or a leak is
-              found, what the rules ask for stands here, by day, with the reason.
-            </p>
-            <ButtonLink to="/machines" weight="main" className="mt-4">
-              Go to the machines
-            </ButtonLink>
-          </Empty>
-        ) : (
-          GROUPS.map((group) => (
-            <DueGroup
-              key={group}
-              words={GROUP_WORDS[group]}
-              rows={groups.get(group) ?? []}
-              collapsed={group === 'later'}
-            />
-          ))
-        )}
-      </div>
-      <aside>
-        {all.length > 0 && (
-          <Section title="By trip">
-            <ul>
-              {trips(all).map((trip) => (
-                <li key={trip.siteId} className="rule-b">
-                  <button
-                    type="button"
-                    aria-pressed={site === trip.siteId}
-                    className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
-                    onClick={() => setSite(trip.siteId)}
-                  >
-                    <span className="font-semibold">{trip.siteName}</span>
-                    <span className="block text-soft">
-                      {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </Section>
-        )}
-        <NextToExceed />
-        {certificates.length > 0 && (
-          <Section title="Certificates ending">
-            {certificates.map((each) => (
-              <Ending key={each.personId} certificate={each} today={rows[0]?.today} />
-            ))}
-          </Section>
-        )}
-      </aside>
-    </div>
-  );
-}
-
-function Ending({ certificate, today }: { certificate: Certificate; today: string | undefined }) {
+function Ending({ certificate }: { certificate: Certificate }) {
+  const today = useToday(HERE);
   const expires = dayOf(certificate.expires);
-  const late = today !== undefined && expires < dayOf(today);
+  const late = today !== null && expires < today;
   return (
     <div className="rule-b py-2">
       <p className="font-semibold">{certificate.name}</p>
       <DutyMark
         state={late ? 'overdue' : 'upcoming'}
-        words={today === undefined ? dayWords(expires) : untilWords(expires, dayOf(today))}
+        words={today === null ? dayWords(expires) : untilWords(expires, today)}
       />
       <p className="text-soft">
         {certificate.scheme}, {dayWords(expires)}
@@ -167,92 +195,72 @@ function Ending({ certificate, today }: { certificate: Certificate; today: strin
   );
 }
 
-function DueGroup({ words, rows, collapsed }: { words: string; rows: FoldedDuty[]; collapsed: boolean }) {
-  const [all, setAll] = useState(!collapsed);
-  if (rows.length === 0) return null;
-  const shown = all ? rows : rows.slice(0, LATER_SHOWN);
-  return (
-    <Section title={words} aside={<span className="text-soft">{rows.length}</span>}>
-      <ul>
-        {shown.map((row) => (
-          <DueRowItem key={[row.machineId, row.kind, row.due].join(' ')} row={row} />
-        ))}
-      </ul>
-      {shown.length < rows.length && (
-        <Button weight="quiet" onClick={() => setAll(true)}>
-          Show {rows.length - shown.length} more
-        </Button>
-      )}
-    </Section>
-  );
-}
-
 const UNJUDGED_SHOWN = 4;
+const UNJUDGED_MORE = 50;
+
+const useUnjudged = (site: string | null) =>
+  useMachinePages(
+    { unjudged: '1', sort: 'name', limit: UNJUDGED_SHOWN, ...(site === null ? {} : { site }) },
+    { limit: UNJUDGED_MORE },
+  );
 
 /** Machines of which nobody can say what is due: never counted among those where nothing is. */
-function CannotBeJudged({ rows }: { rows: UnjudgedRow[] }) {
+function CannotBeJudged({ pages }: { pages: ReturnType<typeof useUnjudged> }) {
   const write = useWriteSheet();
-  const [all, setAll] = useState(false);
+  const rows = rowsOf(pages, ({ appliance }) => appliance.id);
+  const count = pages.data?.pages[0]?.count ?? 0;
   if (rows.length === 0) return null;
-  const shown = all ? rows : rows.slice(0, UNJUDGED_SHOWN);
   return (
-    <Section title="Cannot be judged" aside={<span className="text-soft">{rows.length}</span>}>
+    <Section
+      title="Cannot be judged"
+      aside={<span className="text-soft">{count.toLocaleString('en-US')}</span>}
+    >
       <ul>
-        {shown.map((row) => (
-          <li key={row.machineId} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
+        {rows.map(({ appliance, siteName, massSystem, summary: { unjudged } }) => (
+          <li key={appliance.id} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
             <div className="min-w-0 flex-1 basis-64">
               <p>
                 <Link
-                  to={`/machines/${encodeURIComponent(row.machineId)}`}
+                  to={`/machines/${encodeURIComponent(appliance.id)}`}
                   className="font-semibold underline decoration-line underline-offset-4"
                 >
-                  {row.machineName}
+                  {appliance.name}
                 </Link>{' '}
-                · {row.siteName}
+                · {siteName}
               </p>
-              <p className="text-ochre">◐ {unjudgedSentence(row.unjudged, row.massSystem)}</p>
+              {unjudged && <p className="text-ochre">◐ {unjudgedSentence(unjudged, massSystem)}</p>}
             </div>
-            {row.unjudged.code === 'fullCharge' && (
-              <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: row.machineId })}>
+            {unjudged?.code === 'fullCharge' && (
+              <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: appliance.id })}>
                 Set the full charge
               </Button>
             )}
           </li>
         ))}
       </ul>
-      {shown.length < rows.length && (
-        <Button weight="quiet" onClick={() => setAll(true)}>
-          Show {rows.length - shown.length} more
-        </Button>
-      )}
+      <MoreRows pages={pages} words={`Show more of ${count.toLocaleString('en-US')}`} />
     </Section>
   );
 }
 
+const CLOSEST_SHOWN = 3;
+
 /** Machines whose allowance is nearly spent; those that exceeded already are in the list. */
 function NextToExceed() {
-  const machines = useMachines().data ?? [];
-  const closest = machines
-    .flatMap((row) =>
-      row.summary.rod.limit && row.summary.rod.exceeded === null
-        ? [{ row, share: row.summary.rod.freeGrams / row.summary.rod.allowanceGrams }]
-        : [],
-    )
-    .sort((a, b) => a.share - b.share)
-    .slice(0, 3);
+  const closest = useMachines({ withRoom: '1', sort: 'room', limit: CLOSEST_SHOWN }).data?.rows ?? [];
   if (closest.length === 0) return null;
   return (
     <Section title="Least room today">
-      {closest.map(({ row }) => (
-        <div key={row.appliance.id} className="mb-3">
+      {closest.map(({ appliance, summary, massSystem }) => (
+        <div key={appliance.id} className="mb-3">
           <Link
             className="font-semibold underline decoration-line underline-offset-4"
-            to={`/machines/${encodeURIComponent(row.appliance.id)}`}
+            to={`/machines/${encodeURIComponent(appliance.id)}`}
           >
-            {row.appliance.name}
+            {appliance.name}
           </Link>
-          <RodDrawing rod={row.summary.rod} system={row.massSystem} />
-          <p className="text-soft">{rodWords(row.summary.rod, row.massSystem)}</p>
+          <RodDrawing rod={summary.rod} system={massSystem} />
+          <p className="text-soft">{rodWords(summary.rod, massSystem)}</p>
         </div>
       ))}
     </Section>

@@ -1,5 +1,6 @@
 /** One duty: how late, what, where, why by which rule, the machine's rod, and the step that answers it. */
 import { Link } from 'react-router';
+import type { DueRow } from '../../contract/api';
 import type { ObligationKind } from '../../core/rules/obligation';
 import { dayOf } from '../../core/quantity/day';
 import { ANSWERS, useWriteSheet } from '../entries/useWriteSheet';
@@ -10,12 +11,11 @@ import { OBLIGATION_WORDS, PACK_WORDS } from '../words/codes';
 import { untilWords, weekdayWords } from '../words/dates';
 import { rodWords } from '../words/rod';
 import { whyWords } from '../words/why';
-import type { FoldedDuty } from './dueGroups';
 
 export const casePath = (machineId: string, pack: string, openedOn: string): string =>
   `/machines/${encodeURIComponent(machineId)}/cases/${pack}/${openedOn}`;
 
-export function DueRowItem({ row }: { row: FoldedDuty }) {
+export function DueRowItem({ row }: { row: DueRow }) {
   const write = useWriteSheet();
   const kind = row.kind as ObligationKind;
   const answer = ANSWERS[kind];
@@ -45,8 +45,8 @@ export function DueRowItem({ row }: { row: FoldedDuty }) {
         </p>
       </div>
       <div className="hidden md:block">
-        <RodDrawing rod={row.summary.rod} system={row.massSystem} />
-        <p className="text-right text-[0.93rem] text-balance">{rodWords(row.summary.rod, row.massSystem)}</p>
+        <RodDrawing rod={row.rod} system={row.massSystem} />
+        <p className="text-right text-[0.93rem] text-balance">{rodWords(row.rod, row.massSystem)}</p>
       </div>
       <div className="col-span-2 flex gap-2 md:col-span-1 md:flex-col">
         <Button

@@ -6,7 +6,7 @@ import type { Cylinder } from '../../core/logbook/tables';
 import { type Day, dayOf } from '../../core/quantity/day';
 import type { AdditionRate } from '../../core/rules/leakRate';
 import type { Packs } from '../../core/rules/packs/shipped';
-import { senseContext } from '../../core/rules/senseContext';
+import { machineFacts } from '../../core/rules/machineFacts';
 import type { Standing } from '../../core/rules/standing';
 import { type Machine, standingWith } from '../data/standing';
 
@@ -37,10 +37,12 @@ export function previewOf(
   const targetIsDead = target !== null && deadIds(machine.entries).has(target);
   const after = standingWith(machine, packs, asOf, [entry]);
   return {
-    sense: senseOf(
-      entry,
-      senseContext(entry, standingWith(machine, packs, today, [], target), cylinder, targetIsDead),
-    ),
+    sense: senseOf(entry, {
+      today,
+      cylinder,
+      targetIsDead,
+      machine: machineFacts(entry, standingWith(machine, packs, today, [], target)),
+    }),
     before: standingWith(machine, packs, asOf, [], target),
     after,
     today: standingWith(machine, packs, today, [entry]),

@@ -5,7 +5,7 @@ import { leakLabels } from '../../core/logbook/leakLabels';
 import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../app/writer';
-import { useCylinders } from '../data/queries';
+import { useBottlesToHand } from '../data/queries';
 import { rememberMachine } from '../data/recentMachines';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { useWriting } from '../entries/useWriting';
@@ -46,7 +46,6 @@ export function useGasForm(props: GasFormProps) {
   const { machine, today, place, supersedes, visitId = null, also, onDone } = props;
   const { person } = useWriter();
   const packs = usePacks();
-  const cylinders = useCylinders().data ?? [];
   const { write, writing } = useWriting();
   const [error, setError] = useState<Error | null>(null);
   const [draft, setDraft] = useState<GasDraft>(() => firstDraft(props));
@@ -61,6 +60,7 @@ export function useGasForm(props: GasFormProps) {
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   const charged = chargedUnit(present.history);
   const system = massSystemOf(machine.site, charged);
+  const cylinders = useBottlesToHand(present.present.refrigerant.name, draft.cylinderId);
   const unit = bareUnit(system, charged);
   const target = machine.entries.find((each) => each.id === supersedes);
   const corrected =

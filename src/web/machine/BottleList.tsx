@@ -6,13 +6,11 @@ import type { SaturationTable } from '../../core/refrigerant/saturation';
 import { type BottleFlow, heldOf } from '../../core/visit/bottles';
 import { PURPOSE_WORDS } from '../words/codes';
 import { useTable } from '../data/useTable';
-import { useBottles, useCylinders } from '../data/queries';
+import { useBottleFlows, useBottlesOf } from '../data/queries';
 
 export function BottleList({ refrigerant, system }: { refrigerant: string; system: MassSystem }) {
-  const bottles = (useCylinders().data ?? []).filter(
-    (each) => each.refrigerant === refrigerant && each.scrappedOn == null,
-  );
-  const flows = useBottles(refrigerant).data;
+  const bottles = (useBottlesOf(refrigerant) ?? []).filter((each) => each.scrappedOn == null);
+  const flows = useBottleFlows(refrigerant).data;
   const table = useTable(refrigerant).data;
   if (bottles.length === 0) return <>no bottle of it is on the list</>;
   return (

@@ -21,13 +21,17 @@ import { WhatIf } from './WhatIf';
 import { HistorySection } from '../rows/RowHistory';
 import { RowSheet } from '../rows/RowSheet';
 import { Visits } from './Visits';
+import { Opening } from './Opening';
 import { WriteMenu } from './WriteMenu';
+import { useMachineHead } from '../data/queries';
 
 const Timeline = lazy(() => import('./Timeline'));
 
 export function MachinePage() {
   const { id = '' } = useParams();
   const { query, view } = useMachineView(id);
+  const head = useMachineHead(id);
+  if (!view && head && head.before !== null) return <Opening head={head} />;
   if (!view) {
     return (
       <Page title="Machine">

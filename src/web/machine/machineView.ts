@@ -6,10 +6,10 @@ import type { MassSystem, MassUnit } from '../../core/quantity/mass';
 import type { Packs } from '../../core/rules/packs/shipped';
 import type { Standing } from '../../core/rules/standing';
 import { leakLabels } from '../../core/logbook/leakLabels';
-import { useCylinders, useMachine, useToday } from '../data/queries';
+import { useBottlesById, useMachine, useToday } from '../data/queries';
 import { type Machine, standingWith, usePacks } from '../data/standing';
 import { mapOf, partNamesOf } from '../visit/layout';
-import type { Names } from '../words/names';
+import { type Names, bottlesIn } from '../words/names';
 
 export interface MachineView {
   machine: Machine;
@@ -29,8 +29,9 @@ export function useMachineView(id: string): {
 } {
   const query = useMachine(id);
   const packs = usePacks();
-  const cylinders = useCylinders().data;
   const machine = query.data;
+  const named = useMemo(() => bottlesIn(machine?.entries ?? []), [machine]);
+  const cylinders = useBottlesById(named);
   const today = useToday(machine?.site.timezone);
   const view = useMemo(() => {
     if (!machine || today === null) return null;

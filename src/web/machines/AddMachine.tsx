@@ -11,13 +11,14 @@ import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/
 import { dayText } from '../../core/quantity/day';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 import { useWriter } from '../app/writer';
-import { useAddMachine, useSites, useToday } from '../data/queries';
+import { useAddMachine, useSite, useSites, useToday } from '../data/queries';
 import { massOf } from '../gas/gasDraft';
 import { WriterField } from '../gas/WriterField';
 import { Button } from '../parts/Button';
 import { CheckField, SelectField, TextField } from '../parts/Field';
 import { SaveBar } from '../parts/SaveBar';
 import { Sheet } from '../parts/Sheet';
+import { SiteChoice } from '../parts/SiteChoice';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../words/codes';
 
 interface MachineForm {
@@ -71,14 +72,14 @@ export function AddMachine({
   initialSite: string;
   onAddSite: () => void;
 }) {
-  const sites = useSites().data ?? [];
+  const sites = useSites().data?.rows ?? [];
   const { person } = useWriter();
   const add = useAddMachine();
   const navigate = useNavigate();
   // Made once: a second try after a lost answer adds nothing twice.
   const [ids] = useState(makeIds);
   const id = ids.of('machine');
-  const { register, handleSubmit, formState, control, setError } = useForm<MachineForm>({
+  const { register, handleSubmit, formState, control, setError, setValue } = useForm<MachineForm>({
     defaultValues: {
       siteId: initialSite || (sites[0]?.id ?? ''),
       name: '',
@@ -100,7 +101,7 @@ export function AddMachine({
   const { errors } = formState;
   const siteId = useWatch({ control, name: 'siteId' });
   const isRange = useWatch({ control, name: 'chargeMethod' }) === 'range';
-  const site = sites.find((each) => each.id === siteId);
+  const site = useSite(siteId === '' ? null : siteId).data;
   const today = useToday(site?.timezone);
   const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
 
@@ -189,10 +190,11 @@ export function AddMachine({
           {...register('name', { validate: (value) => value.trim() !== '' || 'Give the machine a name.' })}
           error={errors.name?.message ?? null}
         />
-        <SelectField
+        <SiteChoice
+          labelled
           label="Site"
-          choices={sites.map((each) => ({ value: each.id, words: each.name }))}
-          {...register('siteId')}
+          value={siteId}
+          onChange={(value) => setValue('siteId', value, { shouldDirty: true })}
         />
         <div className="grid gap-x-4 sm:grid-cols-2">
           <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />

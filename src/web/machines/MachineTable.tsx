@@ -1,78 +1,86 @@
-/** The machines as rows; only those in view are in the document. Headings sort. */
-import { useMemo, useRef, useState } from 'react';
+/** The machines as rows; only those in view are in the document, and the next page comes before its rows are. Headings sort. */
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import {
-  type SortingState,
-  createColumnHelper,
-  getCoreRowModel,
-  getSortedRowModel,
-  useReactTable,
-} from '@tanstack/react-table';
+import { createColumnHelper, getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import type { MachineRow } from '../../contract/api';
+import type { MachineRow, MachineSort } from '../../contract/api';
 import { massText } from '../../core/quantity/mass';
-import { MACHINE_STATES } from '../../core/rules/summary';
+import type { ObligationKind } from '../../core/rules/obligation';
+import { MoreRows } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';
 import { KIND_WORDS, OBLIGATION_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 import { rodWords } from '../words/rod';
-import type { ObligationKind } from '../../core/rules/obligation';
+import type { useMachinePages } from '../data/queries';
 
 const column = createColumnHelper<MachineRow>();
-const freeShare = ({ summary: { rod } }: MachineRow): number =>
-  rod.limit
-    ? rod.freeGrams / rod.allowanceGrams -
-      (rod.exceeded ? rod.exceeded.percent / rod.exceeded.limitPercent : 0)
-    : 2;
-
-const COLUMNS = [
-  column.accessor((row) => MACHINE_STATES.indexOf(row.summary.state), { id: 'state', header: 'State' }),
-  column.accessor((row) => row.appliance.name, { id: 'name', header: 'Machine', sortingFn: 'alphanumeric' }),
-  column.accessor((row) => row.siteName, { id: 'site', header: 'Site', sortingFn: 'text' }),
-  column.accessor((row) => row.summary.fullChargeGrams ?? -1, { id: 'charge', header: 'Gas' }),
-  column.accessor(freeShare, { id: 'rod', header: 'Room today', sortDescFirst: false }),
-  column.accessor((row) => row.summary.nextDue?.due ?? '9999', {
-    id: 'due',
-    header: 'Next due',
-    sortDescFirst: false,
-  }),
-];
+const HEADINGS: Record<MachineSort, string> = {
+  state: 'State',
+  name: 'Machine',
+  site: 'Site',
+  charge: 'Gas',
+  room: 'Room today',
+  due: 'Next due',
+};
+const COLUMNS = Object.entries(HEADINGS).map(([id, header]) =>
+  column.display({ id, header, enableSorting: true }),
+);
 
 const GRID = 'md:grid-cols-[7.2rem_minmax(0,1.3fr)_minmax(0,1fr)_7rem_11rem_minmax(0,9.5rem)]';
 const ROW_HEIGHT = 72;
+/** The next page is asked for when so few rows are left beneath the last one in view. */
+const ROWS_AHEAD = 15;
 
-export function MachineTable({ rows }: { rows: MachineRow[] }) {
-  const [sorting, setSorting] = useState<SortingState>([{ id: 'state', desc: false }]);
-  const data = useMemo(() => rows, [rows]);
+export function MachineTable({
+  rows,
+  count,
+  sort,
+  descending,
+  onSort,
+  pages,
+}: {
+  rows: MachineRow[];
+  /** how many there are with those that are not read yet; null: not known */
+  count: number | null;
+  sort: MachineSort;
+  descending: boolean;
+  onSort: (sort: MachineSort, descending: boolean) => void;
+  pages: ReturnType<typeof useMachinePages>;
+}) {
   const table = useReactTable({
-    data,
+    data: rows,
     columns: COLUMNS,
-    state: { sorting },
-    onSortingChange: setSorting,
+    state: { sorting: [{ id: sort, desc: descending }] },
+    manualSorting: true,
     getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
   });
-  const sorted = table.getRowModel().rows;
   const list = useRef<HTMLDivElement>(null);
   const virtual = useWindowVirtualizer({
-    count: sorted.length,
+    count: rows.length,
     estimateSize: () => ROW_HEIGHT,
     overscan: 8,
     scrollMargin: list.current?.offsetTop ?? 0,
   });
+  const items = virtual.getVirtualItems();
+  const nearEnd = (items.at(-1)?.index ?? 0) >= rows.length - ROWS_AHEAD;
+  const { hasNextPage, isFetching, isFetchNextPageError, fetchNextPage } = pages;
+  useEffect(() => {
+    if (nearEnd && hasNextPage && !isFetching && !isFetchNextPageError) void fetchNextPage();
+  }, [nearEnd, hasNextPage, isFetching, isFetchNextPageError, fetchNextPage]);
   return (
     <div>
       <div role="group" aria-label="Sort by" className={`rule-b hidden gap-x-4 md:grid ${GRID}`}>
-        {table.getFlatHeaders().map((header) => (
-          <div key={header.id}>
+        {table.getFlatHeaders().map(({ id, column: { columnDef } }) => (
+          <div key={id}>
             <button
               type="button"
+              aria-pressed={id === sort}
               className="min-h-11 cursor-pointer text-left font-semibold text-soft"
-              onClick={header.column.getToggleSortingHandler()}
+              onClick={() => onSort(id as MachineSort, id === sort && !descending)}
             >
-              {header.column.columnDef.header as string}
-              {{ asc: ' ↑', desc: ' ↓', none: '' }[header.column.getIsSorted() || 'none']}
+              {columnDef.header as string}
+              {id !== sort ? '' : descending ? ' ↓' : ' ↑'}
             </button>
           </div>
         ))}
@@ -83,25 +91,26 @@ export function MachineTable({ rows }: { rows: MachineRow[] }) {
         aria-label="Machines"
         style={{ height: virtual.getTotalSize(), position: 'relative' }}
       >
-        {virtual.getVirtualItems().map((item) => {
-          const row = sorted[item.index];
+        {items.map((item) => {
+          const row = rows[item.index];
           if (!row) return null;
           return (
             <div
-              key={row.id}
+              key={row.appliance.id}
               ref={virtual.measureElement}
               data-index={item.index}
               role="listitem"
-              aria-setsize={sorted.length}
+              aria-setsize={count ?? -1}
               aria-posinset={item.index + 1}
               className="absolute inset-x-0 top-0"
               style={{ transform: `translateY(${String(item.start - virtual.options.scrollMargin)}px)` }}
             >
-              <MachineLine row={row.original} />
+              <MachineLine row={row} />
             </div>
           );
         })}
       </div>
+      <MoreRows pages={pages} words="Show more machines" />
     </div>
   );
 }

@@ -1,38 +1,31 @@
-/** Sites and machines: search, filters, the rod in each row; a long list scrolls through a window. */
-import { useEffect, useMemo, useRef, useState } from 'react';
+/** Sites and machines: search, filters and order by the server, page by page; the rod in each row. */
+import { useDeferredValue, useEffect, useRef, useState } from 'react';
+import type { UseQueryResult } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
-import type { MachineRow } from '../../contract/api';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
 import { MACHINE_STATES } from '../../core/rules/summary';
-import { useMachines, useSites } from '../data/queries';
+import { useDueCounts, useMachinePages, useSites } from '../data/queries';
 import { Button } from '../parts/Button';
 import { inputShape } from '../parts/Field';
 import { Empty, Loaded, Page } from '../parts/Page';
+import { rowsOf } from '../parts/Pages';
+import { SiteChoice } from '../parts/SiteChoice';
 import { KIND_WORDS, STATE_WORDS } from '../words/codes';
 import { AddMachine } from './AddMachine';
 import { AddSite } from './AddSite';
 import { MachineTable } from './MachineTable';
-import { type Filters, NO_FILTERS, filtered } from './machineFilters';
+import { type Filters, NO_FILTERS, addressOf, askedBy, filtersOf, isNarrowed } from './machineFilters';
 
 export function MachinesPage() {
-  const machines = useMachines();
-  const sites = useSites().data ?? [];
+  const sites = useSites().data?.rows ?? [];
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
   // Kept here and only mirrored in the address: an address changes too late for fast typing.
-  const [filters, setFilters] = useState<Filters>(() => ({
-    text: params.get('q') ?? '',
-    site: params.get('site') ?? '',
-    kind: params.get('kind') ?? '',
-    state: params.get('state') ?? '',
-  }));
+  const [filters, setFilters] = useState<Filters>(() => filtersOf(params));
   const set = (change: Partial<Filters>) => {
     const next = { ...filters, ...change };
     setFilters(next);
-    const shown = { q: next.text, site: next.site, kind: next.kind, state: next.state };
-    setParams(Object.entries(shown).filter(([, value]) => value !== '') as [string, string][], {
-      replace: true,
-    });
+    setParams(addressOf(next), { replace: true });
   };
   const search = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -59,13 +52,7 @@ export function MachinesPage() {
           value={filters.text}
           onChange={(event) => set({ text: event.target.value })}
         />
-        <Filter
-          label="Site"
-          all="All sites"
-          value={filters.site}
-          onChange={(site) => set({ site })}
-          choices={sites.map((site) => [site.id, site.name])}
-        />
+        <SiteChoice label="Site" none="All sites" value={filters.site} onChange={(site) => set({ site })} />
         <Filter
           label="Kind"
           all="All kinds"
@@ -81,16 +68,12 @@ export function MachinesPage() {
           choices={MACHINE_STATES.map((state) => [state, STATE_WORDS[state]])}
         />
       </div>
-      <Loaded query={machines}>
-        {(rows) => (
-          <Found
-            rows={rows}
-            filters={filters}
-            onClear={() => set(NO_FILTERS)}
-            onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')}
-          />
-        )}
-      </Loaded>
+      <Found
+        filters={filters}
+        onSort={(sort, descending) => set({ sort, descending })}
+        onClear={() => set({ ...NO_FILTERS, sort: filters.sort, descending: filters.descending })}
+        onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')}
+      />
       {adding === 'site' && <AddSite onClose={() => setAdding(null)} />}
       {adding === 'machine' && (
         <AddMachine
@@ -134,19 +117,22 @@ function Filter({
 }
 
 function Found({
-  rows,
   filters,
+  onSort,
   onClear,
   onAdd,
 }: {
-  rows: MachineRow[];
   filters: Filters;
+  onSort: (sort: Filters['sort'], descending: boolean) => void;
   onClear: () => void;
   onAdd: () => void;
 }) {
-  const found = useMemo(() => filtered(rows, filters), [rows, filters]);
-  const retired = rows.filter(({ summary }) => summary.state === 'retired').length;
-  if (rows.length === 0) {
+  const pages = useMachinePages(askedBy(useDeferredValue(filters)));
+  const first = pages.data?.pages[0];
+  const left = useDueCounts(null).data?.left ?? 0;
+  if (!first) return <Loaded query={pages as unknown as UseQueryResult<never>}>{() => null}</Loaded>;
+  const rows = rowsOf(pages, ({ appliance }) => appliance.id);
+  if (rows.length === 0 && !isNarrowed(filters) && first.retired === 0) {
     return (
       <Empty title="No machines yet">
         <p>
@@ -159,10 +145,10 @@ function Found({
       </Empty>
     );
   }
-  if (found.length === 0) {
+  if (rows.length === 0) {
     return (
       <Empty title="No machine fits">
-        <p>Nothing has these words and filters together.</p>
+        <p>Nothing has these words and filters together.{retiredWords(first.retired)}</p>
         <Button className="mt-4" onClick={onClear}>
           Clear search and filters
         </Button>
@@ -172,9 +158,28 @@ function Found({
   return (
     <>
       <p className="mb-1 text-soft" role="status">
-        {`${found.length === rows.length ? '' : `${String(found.length)} of `}${String(rows.length)} ${rows.length === 1 ? 'machine' : 'machines'}${retired > 0 && filters.state === '' ? `; ${String(retired)} retired, under the state “retired”` : ''}`}
+        {`${first.more ? 'More than ' : ''}${first.count.toLocaleString('en-US')} ${first.count === 1 ? 'machine' : 'machines'}${isNarrowed(filters) ? (first.count === 1 ? ' fits' : ' fit') : ''}${retiredWords(first.retired)}`}
+        {left > 0 && (
+          <span className="text-ochre">
+            {' '}
+            ◐ {left.toLocaleString('en-US')} of the company’s machines are still being judged for today; their
+            order may change.
+          </span>
+        )}
       </p>
-      <MachineTable rows={found} />
+      <MachineTable
+        rows={rows}
+        count={first.more ? null : first.count}
+        sort={filters.sort}
+        descending={filters.descending}
+        onSort={onSort}
+        pages={pages}
+      />
     </>
   );
 }
+
+const retiredWords = (retired: number | null): string =>
+  retired === null || retired === 0
+    ? ''
+    : `; ${retired.toLocaleString('en-US')} retired, under the state “retired”`;

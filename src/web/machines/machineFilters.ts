@@ -1,25 +1,58 @@
-/** Search and filters of the machines list. */
-import type { MachineRow } from '../../contract/api';
+/** Search, filters and order of the machines list, as they stand in its address and as they are asked for. */
+import { MACHINE_SORTS, type MachineSort } from '../../contract/api';
+import { APPLIANCE_KINDS } from '../../core/logbook/tables';
+import { MACHINE_STATES } from '../../core/rules/summary';
+import type { MachinesAsked } from '../data/queries';
 
 export interface Filters {
   text: string;
   site: string;
   kind: string;
   state: string;
+  sort: MachineSort;
+  descending: boolean;
 }
 
-export const NO_FILTERS: Filters = { text: '', site: '', kind: '', state: '' };
+export const NO_FILTERS: Filters = {
+  text: '',
+  site: '',
+  kind: '',
+  state: '',
+  sort: 'state',
+  descending: false,
+};
 
-/** Every word must stand somewhere in the name, the site, the refrigerant or the assembly. */
-export function filtered(rows: readonly MachineRow[], { text, site, kind, state }: Filters): MachineRow[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  return rows.filter(({ appliance, siteId, siteName, summary }) => {
-    if (site !== '' && siteId !== site) return false;
-    if (kind !== '' && appliance.kind !== kind) return false;
-    // What is retired stays in the record and leaves the daily lists; asked for, it is found.
-    if (state === '' ? summary.state === 'retired' : summary.state !== state) return false;
-    const all =
-      `${appliance.name} ${siteName} ${summary.refrigerant} ${appliance.assembly ?? ''}`.toLowerCase();
-    return words.every((word) => all.includes(word));
-  });
-}
+const known = <Value extends string>(values: readonly Value[], text: string): Value | undefined =>
+  values.find((each) => each === text);
+
+export const filtersOf = (address: URLSearchParams): Filters => ({
+  text: address.get('q') ?? '',
+  site: address.get('site') ?? '',
+  kind: address.get('kind') ?? '',
+  state: address.get('state') ?? '',
+  sort: known(MACHINE_SORTS, address.get('sort') ?? '') ?? NO_FILTERS.sort,
+  descending: address.get('down') !== null,
+});
+
+/** Only what differs from the plain list. */
+export const addressOf = ({ text, site, kind, state, sort, descending }: Filters): [string, string][] =>
+  Object.entries({
+    q: text,
+    site,
+    kind,
+    state,
+    sort: sort === NO_FILTERS.sort ? '' : sort,
+    down: descending ? '1' : '',
+  }).filter(([, value]) => value !== '');
+
+export const askedBy = ({ text, site, kind, state, sort, descending }: Filters): MachinesAsked => ({
+  text: text.trim(),
+  ...(site === '' ? {} : { site }),
+  kind: known(APPLIANCE_KINDS, kind),
+  state: known(MACHINE_STATES, state),
+  sort,
+  descending: descending ? '1' : '0',
+});
+
+export const isNarrowed = ({ text, site, kind, state }: Filters): boolean =>
+  [text, site, kind, state].some((each) => each.trim() !== '');

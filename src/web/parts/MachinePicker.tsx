@@ -1,5 +1,6 @@
 /** Picking a machine from all of them: those used last come first. */
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
+import type { MachineRow } from '../../contract/api';
 import { useMachines } from '../data/queries';
 import { recentIds } from '../data/recentMachines';
 import { inputShape } from './Field';
@@ -8,8 +9,11 @@ import { Loaded } from './Page';
 const MOST_SHOWN = 40;
 
 export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
-  const machines = useMachines();
   const [text, setText] = useState('');
+  const asked = useDeferredValue(text).trim();
+  const [recent] = useState(recentIds);
+  const used = useMachines({ ids: recent.join(',') }, recent.length > 0);
+  const machines = useMachines({ text: asked, sort: 'name', limit: MOST_SHOWN });
   return (
     <>
       <input
@@ -22,18 +26,13 @@ export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
         onChange={(event) => setText(event.target.value)}
       />
       <Loaded query={machines}>
-        {(rows) => {
-          const recent = recentIds();
-          const wanted = text.toLowerCase().split(/\s+/);
-          const found = rows
-            .filter(({ appliance, siteName, summary }) => {
-              const all = `${appliance.name} ${siteName} ${summary.refrigerant}`.toLowerCase();
-              return summary.state !== 'retired' && wanted.every((word) => all.includes(word));
-            })
-            .sort((a, b) => rank(recent, a.appliance.id) - rank(recent, b.appliance.id));
+        {({ rows, count, more }) => {
+          const first = asked === '' ? usedLast(recent, used.data?.rows ?? []) : [];
+          const shown = [...first, ...rows.filter((row) => !first.some((each) => same(each, row)))];
+          const left = count - rows.length;
           return (
             <ul className="mt-3">
-              {found.slice(0, MOST_SHOWN).map(({ appliance, siteName, summary }) => (
+              {shown.map(({ appliance, siteName, summary }) => (
                 <li key={appliance.id} className="rule-b">
                   <button
                     type="button"
@@ -45,12 +44,12 @@ export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
                   </button>
                 </li>
               ))}
-              {found.length === 0 && (
+              {shown.length === 0 && (
                 <li className="py-6 text-soft">No machine has that in its name, site or refrigerant.</li>
               )}
-              {found.length > MOST_SHOWN && (
+              {left > 0 && (
                 <li className="py-3 text-soft">
-                  {String(found.length - MOST_SHOWN)} more; type a little more of the name.
+                  {more ? 'Many' : String(left)} more; type a little more of the name.
                 </li>
               )}
             </ul>
@@ -61,7 +60,10 @@ export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
   );
 }
 
-function rank(recent: readonly string[], id: string): number {
-  const index = recent.indexOf(id);
-  return index === -1 ? recent.length : index;
-}
+const same = (a: MachineRow, b: MachineRow): boolean => a.appliance.id === b.appliance.id;
+
+/** In the order in which they were used; what is retired is not written to any more. */
+const usedLast = (ids: readonly string[], rows: readonly MachineRow[]): MachineRow[] =>
+  ids.flatMap((id) =>
+    rows.filter(({ appliance, summary }) => appliance.id === id && summary.state !== 'retired'),
+  );

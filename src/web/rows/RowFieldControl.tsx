@@ -1,6 +1,7 @@
 /** One field of a row's form, by its type. */
-import { useOwners, useSites, useSpaces } from '../data/queries';
+import { useOwners, useSpaces } from '../data/queries';
 import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { SiteChoice } from '../parts/SiteChoice';
 import { Ticks } from '../parts/Ticks';
 import type { RowField } from './rowForms';
 import type { RowDraft } from './rowValues';
@@ -72,16 +73,8 @@ interface Shared<Value> {
   onChange: (value: Value) => void;
 }
 
-function SiteField({ value, onChange, ...rest }: Shared<string>) {
-  const sites = useSites().data ?? [];
-  return (
-    <SelectField
-      {...rest}
-      choices={sites.map((each) => ({ value: each.id, words: each.name }))}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-    />
-  );
+function SiteField({ label, value, onChange }: Shared<string>) {
+  return <SiteChoice labelled label={label} value={value} onChange={onChange} />;
 }
 
 function OwnerField({ value, onChange, ...rest }: Shared<string>) {
@@ -103,7 +96,7 @@ function OwnerField({ value, onChange, ...rest }: Shared<string>) {
 
 /** Spaces of the machine's site: those of another cannot be cooled from here. */
 function ServesField({ siteId, value, ...rest }: Shared<string[]> & { siteId: string }) {
-  const spaces = (useSpaces().data ?? []).filter((each) => each.siteId === siteId);
+  const spaces = useSpaces(siteId === '' ? null : siteId).data ?? [];
   const known = value.filter((each) => spaces.some((space) => space.id === each));
   if (spaces.length === 0) return null;
   return (

@@ -8,11 +8,12 @@ import { Button } from '../parts/Button';
 import { Loaded, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 import { instantWords } from '../words/dates';
-import { fieldChanges } from './rowWords';
+import { type RowNames, fieldChanges } from './rowWords';
 import { useRowNames } from './useRowNames';
 
 export function RowHistory({ table, id }: { table: RowTable; id: string }) {
   const query = useRow(table, id);
+  const names = useRowNames(query.data?.revisions ?? []);
   return (
     <Loaded query={query}>
       {({ revisions }) => (
@@ -21,7 +22,12 @@ export function RowHistory({ table, id }: { table: RowTable; id: string }) {
             .map((revision, index) => ({ revision, before: revisions[index - 1] ?? null }))
             .toReversed()
             .map(({ revision, before }, index) => (
-              <RevisionLine key={revision.seal?.hash ?? index} revision={revision} before={before} />
+              <RevisionLine
+                key={revision.seal?.hash ?? index}
+                revision={revision}
+                before={before}
+                names={names}
+              />
             ))}
         </ol>
       )}
@@ -30,9 +36,16 @@ export function RowHistory({ table, id }: { table: RowTable; id: string }) {
 }
 
 /** Who, when, why, and what became of each field. */
-export function RevisionLine({ revision, before }: { revision: Revision; before: Revision | null }) {
+function RevisionLine({
+  revision,
+  before,
+  names,
+}: {
+  revision: Revision;
+  before: Revision | null;
+  names: RowNames;
+}) {
   const { people } = useWriter();
-  const names = useRowNames();
   const changes = fieldChanges(revision.table, before?.row ?? null, revision.row, names);
   const by = people.find((each) => each.id === revision.by)?.name ?? revision.by ?? 'not recorded who';
   return (

@@ -1,19 +1,20 @@
 /** The leak-rate method of each site, and its dated changes; the past is never rewritten. */
 import { useState } from 'react';
 import type { Site } from '../../core/logbook/tables';
-import { useSites } from '../data/queries';
+import { useSitePages } from '../data/queries';
 import { Button } from '../parts/Button';
-import { Loaded, Section } from '../parts/Page';
+import { Section } from '../parts/Page';
+import { LoadedPages } from '../parts/Pages';
 import { RowSheet } from '../rows/RowSheet';
 import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 
 export function Methods() {
-  const sites = useSites();
+  const sites = useSitePages();
   const [changing, setChanging] = useState<Site | null>(null);
   return (
     <Section title="Leak-rate method by site">
-      <Loaded query={sites}>
+      <LoadedPages pages={sites} more="Show more sites">
         {(list) => (
           <ul>
             {list.map((site) => (
@@ -36,7 +37,7 @@ export function Methods() {
             ))}
           </ul>
         )}
-      </Loaded>
+      </LoadedPages>
       {changing && <RowSheet table="sites" id={changing.id} onClose={() => setChanging(null)} />}
     </Section>
   );

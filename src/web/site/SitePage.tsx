@@ -3,9 +3,11 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Site } from '../../core/logbook/tables';
-import { useMachines, useOwners, useSites, useSpaces, useToday } from '../data/queries';
+import { ApiProblem } from '../data/api';
+import { useMachines, useMachinesOfSite, useOwners, useSite, useSpaces, useToday } from '../data/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
+import { LoadedPages } from '../parts/Pages';
 import { MachineMark } from '../parts/StateMark';
 import { HistorySection } from '../rows/RowHistory';
 import { RowSheet } from '../rows/RowSheet';
@@ -14,23 +16,16 @@ import { dateWords, dayWords } from '../words/dates';
 
 export function SitePage() {
   const { id = '' } = useParams();
-  const sites = useSites();
-  return (
-    <Loaded query={sites}>
-      {(rows) => {
-        const site = rows.find((each) => each.id === id);
-        return site ? (
-          <Shown site={site} />
-        ) : (
-          <Page title="No such site">
-            <ButtonLink to="/machines" weight="main">
-              Go to the machines
-            </ButtonLink>
-          </Page>
-        );
-      }}
-    </Loaded>
-  );
+  const site = useSite(id);
+  if (site.error instanceof ApiProblem && site.error.document.status === 404)
+    return (
+      <Page title="No such site">
+        <ButtonLink to="/machines" weight="main">
+          Go to the machines
+        </ButtonLink>
+      </Page>
+    );
+  return <Loaded query={site}>{(found) => <Shown site={found} />}</Loaded>;
 }
 
 function Shown({ site }: { site: Site }) {
@@ -76,17 +71,18 @@ function Shown({ site }: { site: Site }) {
 }
 
 function MachinesHere({ site }: { site: Site }) {
-  const machines = useMachines();
+  const machines = useMachinesOfSite(site.id);
+  const retired = useMachines({ site: site.id, state: 'retired', sort: 'name', limit: 200 }).data?.rows ?? [];
   return (
     <Section title="Machines here">
-      <Loaded query={machines}>
-        {(rows) => {
-          const here = rows.filter((each) => each.siteId === site.id);
-          return here.length === 0 ? (
+      <LoadedPages pages={machines} more="Show more machines">
+        {(here) => {
+          const all = [...here, ...retired];
+          return all.length === 0 ? (
             <p className="text-soft">None yet. Add the first under Machines.</p>
           ) : (
             <ul>
-              {here.map(({ appliance, summary }) => (
+              {all.map(({ appliance, summary }) => (
                 <li key={appliance.id} className="rule-b">
                   <Link
                     to={`/machines/${encodeURIComponent(appliance.id)}`}
@@ -107,13 +103,13 @@ function MachinesHere({ site }: { site: Site }) {
             </ul>
           );
         }}
-      </Loaded>
+      </LoadedPages>
     </Section>
   );
 }
 
 function SpacesHere({ site }: { site: Site }) {
-  const spaces = (useSpaces().data ?? []).filter((each) => each.siteId === site.id);
+  const spaces = useSpaces(site.id).data ?? [];
   const [opened, setOpened] = useState<{ id: string; isNew: boolean } | null>(null);
   return (
     <Section title="Cooled spaces">

@@ -5,12 +5,13 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Appliance } from '../../core/logbook/tables';
 import { type Feeds, feeds, tagOf } from '../../core/visit/feeds';
 import { useWriter } from '../app/writer';
-import { useChangeRows, useMachines } from '../data/queries';
+import { useChangeRows, useMachinesOfSite } from '../data/queries';
 import { WriterField } from '../gas/WriterField';
 import { Button } from '../parts/Button';
 import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { SaveBar } from '../parts/SaveBar';
+import { rowsOf } from '../parts/Pages';
 import { Sheet } from '../parts/Sheet';
 import type { MachineView } from '../machine/machineView';
 import { useVisit } from './visitContext';
@@ -22,7 +23,7 @@ export function FeedsPanel() {
 
 export function FeedsOf({ view }: { view: MachineView }) {
   const { appliance, spaces } = view.machine;
-  const neighbours = (useMachines().data ?? []).map((row) => row.appliance);
+  const neighbours = rowsOf(useMachinesOfSite(appliance.siteId)).map((row) => row.appliance);
   const [changing, setChanging] = useState(false);
   const fed = feeds(appliance, spaces, neighbours);
   return (

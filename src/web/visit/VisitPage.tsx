@@ -6,11 +6,12 @@ import clsx from 'clsx';
 import type { VisitRow } from '../../contract/api';
 import { dayText, parseDay } from '../../core/quantity/day';
 import { STEPS } from '../../core/visit/steps';
-import { useMachines, useVisitRows } from '../data/queries';
+import { useMachinesOfSite, useVisitRows } from '../data/queries';
 import { useMachineView } from '../machine/machineView';
 import { ButtonLink } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { Loaded, Page } from '../parts/Page';
+import { LoadedPages } from '../parts/Pages';
 import { Sheet } from '../parts/Sheet';
 import { dayWords } from '../words/dates';
 import { STEP_WORDS } from '../words/steps';
@@ -198,18 +199,14 @@ function Machines({ at }: { at: 'top' | 'foot' }) {
 
 function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () => void }) {
   const { visitId, view } = useVisit();
-  const machines = useMachines();
+  const machines = useMachinesOfSite(view.machine.site.id);
   const { begin, beginning } = useBegin();
   return (
     <Sheet title="Another machine" subtitle={view.machine.site.name} onClose={onClose}>
-      <Loaded query={machines}>
+      <LoadedPages pages={machines} more="Show more machines">
         {(rows) => {
           const others = rows.filter(
-            (row) =>
-              row.siteId === view.machine.site.id &&
-              row.summary.state !== 'retired' &&
-              row.appliance.id !== view.machine.appliance.id &&
-              !taken.includes(row.appliance.id),
+            (row) => row.appliance.id !== view.machine.appliance.id && !taken.includes(row.appliance.id),
           );
           return others.length === 0 ? (
             <p className="text-soft">All machines of this site are in the visit.</p>
@@ -234,7 +231,7 @@ function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () =>
             </ul>
           );
         }}
-      </Loaded>
+      </LoadedPages>
     </Sheet>
   );
 }

@@ -1,4 +1,5 @@
 /** What things are called that entries name by id: parts of the circuit map, leaks, bottles, people. */
+import type { Entry } from '../../core/logbook/entry';
 import { type LeakLabels, labelOf } from '../../core/logbook/leakLabels';
 
 export interface Names {
@@ -17,6 +18,10 @@ export const leaksWords = (names: Names, leakIds: readonly string[]): string =>
 
 /** A bottle by its serial; one that is not on the list by what was written. */
 export const bottleWords = (names: Names, id: string): string => `bottle ${names.bottles.get(id) ?? id}`;
+
+/** Ids of the bottles that entries name. */
+export const bottlesIn = (entries: readonly Entry[]): string[] =>
+  entries.flatMap((entry) => ('cylinderId' in entry ? (entry.cylinderId ?? []) : []));
 
 /** A part by its name on the map; one of another map by its id, spoken: `room1.flareNut` is a flare nut. */
 export const partWordsOf = (names: Names, id: string): string =>

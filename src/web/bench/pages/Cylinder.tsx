@@ -1,7 +1,8 @@
 /** How full may this bottle be? Limit, room and the weight at which to stop. */
 import { cylinderRoom } from '../../../core/bench/charge/cylinder';
 import { REFRIGERANT_NAMES } from '../../../core/refrigerant/refrigerant';
-import { useCylinders } from '../../data/queries';
+import { useBottlePages } from '../../data/queries';
+import { MoreRows, rowsOf } from '../../parts/Pages';
 import { SelectField } from '../../parts/Field';
 import { useBenchForm } from '../form';
 import { Big, Caution, Verdict } from '../parts/Answer';
@@ -32,9 +33,8 @@ const STATES = {
 export default function Cylinder() {
   const form = useBenchForm('cylinder', SPECS, { holds: '', bottle: '' });
   const { show } = form;
-  const bottles = (useCylinders().data ?? []).filter(
-    (each) => each.waterCapacityL != null && each.tare != null,
-  );
+  const listed = useBottlePages();
+  const bottles = rowsOf(listed).filter((each) => each.waterCapacityL != null && each.tare != null);
   const pick = (id: string) => {
     const bottle = bottles.find((each) => each.id === id);
     if (!bottle?.tare || bottle.waterCapacityL == null) return form.choose('bottle', '');
@@ -64,6 +64,7 @@ export default function Cylinder() {
               ]}
             />
           )}
+          <MoreRows pages={listed} words="List more bottles" />
           <RefrigerantPick label="Gas that is to go in" />
           <SelectField
             label="The bottle holds"

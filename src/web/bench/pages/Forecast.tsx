@@ -1,13 +1,13 @@
 /** When will they run short? Every machine's own additions, drawn many times in a worker. */
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type Day, addDays } from '../../../core/quantity/day';
-import type { MachineRow } from '../../../contract/api';
 import type { DateRange, Forecast as Found, LeakingMachine } from '../../../core/judge/forecast';
-import { useLeaking, useMachines, useToday } from '../../data/queries';
+import { useLeakingPages, useToday } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
-import { Empty, Loaded } from '../../parts/Page';
+import { Empty } from '../../parts/Page';
+import { LoadedPages, rowsOf } from '../../parts/Pages';
 import { dayWords } from '../../words/dates';
 import { durationWords } from '../../words/measures';
 import { BenchPage } from '../parts/BenchPage';
@@ -22,14 +22,18 @@ const SHOWN = 50;
 const DAY_S = 86_400;
 
 export default function Forecast() {
-  const leaking = useLeaking();
-  const machines = useMachines();
+  const leaking = useLeakingPages();
+  // A forecast is of all machines: the pages are read on by themselves.
+  const { hasNextPage, isFetching, isError, fetchNextPage } = leaking;
+  useEffect(() => {
+    if (hasNextPage && !isFetching && !isError) void fetchNextPage();
+  }, [hasNextPage, isFetching, isError, fetchNextPage]);
   const today = useToday('UTC');
   const { work, run, stop } = useWork('fleet');
   const [draws, setDraws] = useState(String(DRAWS[0]));
   const [seed, setSeed] = useState(FIRST_SEED);
-  const known = (leaking.data ?? []).flatMap(({ applianceId, leaking: each }) =>
-    each.ok ? [{ applianceId, machine: each.machine }] : [],
+  const known = rowsOf(leaking).flatMap(({ leaking: each, ...named }) =>
+    each.ok ? [{ ...named, machine: each.machine }] : [],
   );
   const start = () =>
     run({
@@ -63,13 +67,20 @@ export default function Forecast() {
               Take another
             </button>
           </p>
-          <Button weight="main" className="mb-4 w-full" onClick={start} disabled={known.length === 0}>
-            Forecast {String(known.length)} machines
+          <Button
+            weight="main"
+            className="mb-4 w-full"
+            onClick={start}
+            disabled={known.length === 0 || hasNextPage}
+          >
+            {hasNextPage
+              ? `Reading machines: ${String(rowsOf(leaking).length)} so far`
+              : `Forecast ${String(known.length)} machines`}
           </Button>
         </>
       }
     >
-      <Loaded query={leaking}>
+      <LoadedPages pages={leaking} more="Read the next machines">
         {(rows) => (
           <>
             <p className="mb-2 text-soft">
@@ -85,14 +96,10 @@ export default function Forecast() {
             {work.state === 'idle' && known.length > 0 && (
               <p className="py-4 text-soft">Press Forecast. It runs beside the screen and can be stopped.</p>
             )}
-            {work.state === 'done' && (
-              <Loaded query={machines}>
-                {(named) => <Found forecasts={work.result} known={known} named={named} today={today} />}
-              </Loaded>
-            )}
+            {work.state === 'done' && <Found forecasts={work.result} known={known} today={today} />}
           </>
         )}
-      </Loaded>
+      </LoadedPages>
     </BenchPage>
   );
 }
@@ -100,36 +107,33 @@ export default function Forecast() {
 function Found({
   forecasts,
   known,
-  named,
   today,
 }: {
   today: Day | null;
-  named: readonly MachineRow[];
   forecasts: readonly Found[];
-  known: readonly { applianceId: string; machine: LeakingMachine }[];
+  known: readonly { applianceId: string; machineName: string; siteName: string; machine: LeakingMachine }[];
 }) {
   const { show } = useBench();
   const rows = forecasts
     .flatMap((forecast, index) => {
       const of = known[index];
-      return of ? [{ forecast, id: of.applianceId, rate: of.machine.rate / DAY_S }] : [];
+      return of ? [{ forecast, of, rate: of.machine.rate / DAY_S }] : [];
     })
     .sort((a, b) => soonest(a.forecast) - soonest(b.forecast));
-  const names = new Map(named.map((each) => [each.appliance.id, each]));
   return (
     <>
       <ul>
-        {rows.slice(0, SHOWN).map(({ forecast, id, rate }) => (
+        {rows.slice(0, SHOWN).map(({ forecast, of: { applianceId: id, machineName, siteName }, rate }) => (
           <li key={id} className="rule-b py-3">
             <Link
               to={`/machines/${encodeURIComponent(id)}`}
               className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
             >
-              {names.get(id)?.appliance.name ?? id}
+              {machineName}
             </Link>
             <span className="text-soft">
               {' '}
-              · {names.get(id)?.siteName} · loses about {show('massRate', rate)}
+              · {siteName} · loses about {show('massRate', rate)}
             </span>
             <p>
               <span className="font-semibold">Short: </span>

@@ -8,7 +8,7 @@ import { liquidDensity, saturationTemperature, vapourDensity } from '../../../co
 import type { Measured } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
 import { useTable } from '../../data/useTable';
-import { useCylinders } from '../../data/queries';
+import { useBottlesOf } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
@@ -104,7 +104,7 @@ function useWeighing() {
     `${visitId} ${view.machine.appliance.id} weighing`,
     () => FRESH,
   );
-  const bottles = (useCylinders().data ?? []).filter((each) => each.refrigerant === name);
+  const bottles = useBottlesOf(name) ?? [];
   const read = (dimension: 'mass' | 'length' | 'temperature', text: string) =>
     parseMeasure(
       dimension,

@@ -1,0 +1,93 @@
+/**
+ * A thread that folds machines and hands over what it judged, a few lots ahead of whoever stores it: stale ones that it
+ * reads from the store itself, or ones that it is given.
+ */
+import { Worker } from 'node:worker_threads';
+import type { Packs } from '../core/rules/packs/shipped';
+import type { Judged } from './judged';
+
+export interface JudgeTask {
+  url: string;
+  /** stamps whose machines are read and judged; null: those that are given */
+  stale: readonly string[] | null;
+  under: string;
+  packs: Packs;
+  fixedToday: string | null;
+  nowMs: number;
+}
+
+/** A machine that is given, as texts: those are cheap to hand over. */
+export interface GivenMachine {
+  appliance: string;
+  site: string;
+  /** a list of its entries */
+  entries: string;
+  /** ids of its entries that are dead in the whole logbook */
+  dead: readonly string[];
+}
+
+export type ToThread = { given: GivenMachine[] } | { given: null } | 'stored';
+export type FromThread = { judged: Judged[] } | { done: true };
+
+/** So many lots may wait to be stored. */
+export const LOTS_AHEAD = 8;
+/** So many machines make a lot. */
+export const MACHINES_OF_A_LOT = 20;
+
+const CODE = new URL('./judgeThreadStart.mjs', import.meta.url);
+
+export interface JudgeThread {
+  /** null: that was all */
+  give: (machines: GivenMachine[] | null) => void;
+  /** what is there already, without waiting */
+  ready: () => Judged[];
+  /** all that is still to come */
+  judged: () => AsyncGenerator<Judged[]>;
+}
+
+export function startJudgeThread(task: JudgeTask): JudgeThread {
+  const worker = new Worker(CODE, { workerData: task });
+  const waiting: FromThread[] = [];
+  let failed: Error | null = null;
+  let wake: () => void = () => undefined;
+  worker.on('message', (message: FromThread) => {
+    waiting.push(message);
+    wake();
+  });
+  worker.on('error', (error: Error) => {
+    failed = error;
+    wake();
+  });
+  worker.on('exit', () => {
+    if (!failed) waiting.push({ done: true });
+    wake();
+  });
+  const post = (message: ToThread) => worker.postMessage(message);
+  return {
+    give: (machines) => post({ given: machines }),
+    ready: () => {
+      const judged: Judged[] = [];
+      for (let first = waiting[0]; first && 'judged' in first; first = waiting[0]) {
+        judged.push(...first.judged);
+        waiting.shift();
+        post('stored');
+      }
+      return judged;
+    },
+    async *judged() {
+      try {
+        for (;;) {
+          const message = waiting.shift();
+          if (message && 'done' in message) return;
+          if (message) {
+            yield message.judged;
+            post('stored');
+          } else if (failed) throw failed;
+          else await new Promise<void>((resolve) => (wake = resolve));
+        }
+      } finally {
+        await worker.terminate();
+      }
+    },
+  };
+}

@@ -1,0 +1,351 @@
+/** Pages of machines, duties, trips, sites, bottles and visits, each by an index of its order. Knows columns, no rules. */
+import { type SQL, and, asc, desc, eq, gt, inArray, lt, lte, sql } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { MachineSort } from '../../contract/api';
+import type { Tables } from './database';
+import { searchQuestion, wordsOf } from './keys';
+import { type Page, type Place, beyond, inOrderOf, pageOf, readPlace } from './pages';
+import * as t from './schema';
+
+/** Ends in what no two machines share. */
+const MACHINE_ORDERS = {
+  state: [t.standings.state, t.standings.byName, t.standings.number],
+  name: [t.standings.byName, t.standings.number],
+  site: [t.standings.bySite, t.standings.byName, t.standings.number],
+  charge: [t.standings.charge, t.standings.number],
+  room: [t.standings.room, t.standings.number],
+  due: [t.standings.due, t.standings.number],
+} as const satisfies Record<MachineSort, readonly SQLiteColumn[]>;
+
+export interface MachineFilter {
+  text: string;
+  site: string | null;
+  kind: string | null;
+  /** rank of the state; null: all but those from `hiddenFrom` on */
+  state: number | null;
+  hiddenFrom: number;
+  unjudged: boolean;
+  /** only those with a limit that nobody exceeds */
+  withRoom: boolean;
+}
+
+export interface ListedMachine {
+  applianceId: string;
+  stamp: string;
+  summary: string;
+  appliance: string;
+  site: string;
+  place: Place;
+}
+
+export interface MachineCount {
+  /** how many fit; `more`: more than that */
+  count: number;
+  more: boolean;
+  /** how many fit beside their state, and stay out for it; null: nobody counted */
+  hidden: number | null;
+}
+
+/** So many found by words are counted; beyond it they are “more than”. */
+export const COUNTED = 1000;
+
+export class Lists {
+  constructor(private readonly db: Tables) {}
+
+  async machines(
+    filter: MachineFilter,
+    {
+      sort,
+      descending,
+      after,
+      limit,
+    }: { sort: MachineSort; descending: boolean; after: string | null; limit: number },
+  ): Promise<Page<ListedMachine> & MachineCount> {
+    const order: readonly SQLiteColumn[] = MACHINE_ORDERS[sort];
+    const place = readPlace(after, order.length);
+    const found = (await this.isFoundOften(filter.text)) ? 'many' : 'few';
+    // First which ones, by narrow columns alone; then what they show.
+    const chosen = this.db
+      .select({ number: t.standings.number })
+      .from(t.standings)
+      .where(and(this.filtered(filter, found), place ? beyond(order, place, descending) : undefined))
+      .orderBy(inOrderOf(order, descending))
+      .limit(limit + 1);
+    const rows = await this.selectMachines(inArray(t.standings.number, chosen)).orderBy(
+      inOrderOf(order, descending),
+    );
+    return {
+      ...pageOf(
+        rows.map(({ columns, ...row }) => ({
+          ...row,
+          place: order.map((each) => columns[each.name as keyof typeof columns]),
+        })),
+        limit,
+        (row) => row.place,
+      ),
+      ...(await this.countMachines(filter, found)),
+    };
+  }
+
+  async machinesById(ids: readonly string[]): Promise<Omit<ListedMachine, 'place'>[]> {
+    return this.selectMachines(inArray(t.standings.applianceId, [...ids]));
+  }
+
+  private selectMachines(where: SQL | undefined) {
+    return this.db
+      .select({
+        applianceId: t.standings.applianceId,
+        stamp: t.standings.stamp,
+        summary: t.standings.summary,
+        appliance: t.appliances.document,
+        site: t.sites.document,
+        columns: {
+          state: t.standings.state,
+          by_name: t.standings.byName,
+          by_site: t.standings.bySite,
+          charge: t.standings.charge,
+          room: t.standings.room,
+          due: t.standings.due,
+          number: t.standings.number,
+        },
+      })
+      .from(t.standings)
+      .innerJoin(t.appliances, eq(t.appliances.id, t.standings.applianceId))
+      .innerJoin(t.sites, eq(t.sites.id, t.standings.siteId))
+      .where(where)
+      .$dynamic();
+  }
+
+  /**
+   * Few that are found by their words are fetched and sorted; of many, the order is walked and each one asked whether its
+   * words fit, so that a page costs no more when thousands do.
+   */
+  private filtered(
+    { text, site, kind, state, hiddenFrom, unjudged, withRoom }: MachineFilter,
+    found: 'few' | 'many',
+  ): SQL | undefined {
+    const asked = searchQuestion(text);
+    const words =
+      found === 'few'
+        ? [sql`${t.standings.number} in (select rowid from machine_words where machine_words match ${asked})`]
+        : wordsOf(text).map((word) => sql`instr(' ' || ${t.standings.words}, ${` ${word}`}) > 0`);
+    return and(
+      ...(asked === null ? [] : words),
+      site === null ? undefined : eq(t.standings.siteId, site),
+      kind === null ? undefined : eq(t.standings.kind, kind),
+      state === null ? lt(t.standings.state, hiddenFrom) : eq(t.standings.state, state),
+      unjudged ? eq(t.standings.unjudged, 1) : undefined,
+      withRoom ? and(sql`${t.standings.room} >= 0`, lte(t.standings.room, 1)) : undefined,
+    );
+  }
+
+  /** Whether more machines have these words than are counted. */
+  private async isFoundOften(text: string): Promise<boolean> {
+    const asked = searchQuestion(text);
+    if (asked === null) return false;
+    const rows = await this.db.all<{ count: number }>(
+      sql`select count(*) as count from (select 1 from machine_words where machine_words match ${asked} limit ${COUNTED + 1})`,
+    );
+    return (rows[0]?.count ?? 0) > COUNTED;
+  }
+
+  private async countMachines(filter: MachineFilter, found: 'few' | 'many'): Promise<MachineCount> {
+    const { state, hiddenFrom } = filter;
+    const searched = searchQuestion(filter.text) !== null;
+    if (searched && found === 'many' && filter.site === null)
+      return { count: COUNTED, more: true, hidden: null };
+    if (searched || filter.site !== null) {
+      const shown = state === null ? lt(t.standings.state, hiddenFrom) : eq(t.standings.state, state);
+      const [row] = await this.db
+        .select({
+          count: sql<number>`count(*) filter (where ${shown})`,
+          hidden: sql<number>`count(*) filter (where ${t.standings.state} >= ${hiddenFrom})`,
+        })
+        .from(t.standings)
+        .where(this.filtered({ ...filter, state: null, hiddenFrom: Number.MAX_SAFE_INTEGER }, found));
+      return { count: row?.count ?? 0, more: false, hidden: row?.hidden ?? 0 };
+    }
+    const { machineTallies: tally } = t;
+    const shown = state === null ? lt(tally.state, hiddenFrom) : eq(tally.state, state);
+    const [row] = await this.db
+      .select({
+        count: sql<number>`coalesce(sum(${tally.machines}) filter (where ${shown}), 0)`,
+        hidden: sql<number>`coalesce(sum(${tally.machines}) filter (where ${tally.state} >= ${hiddenFrom}), 0)`,
+      })
+      .from(tally)
+      .where(
+        and(
+          filter.kind === null ? undefined : eq(tally.kind, filter.kind),
+          filter.unjudged ? eq(tally.unjudged, 1) : undefined,
+        ),
+      );
+    return { count: row?.count ?? 0, more: false, hidden: row?.hidden ?? 0 };
+  }
+
+  async duties({ site, until }: { site: string | null; until: string }, after: string | null, limit: number) {
+    const order = [t.duties.due, t.duties.applianceId, t.duties.kind];
+    const place = readPlace(after, order.length);
+    const rows = await this.db
+      .select({
+        applianceId: t.duties.applianceId,
+        due: t.duties.due,
+        kind: t.duties.kind,
+        document: t.duties.document,
+        stamp: t.standings.stamp,
+        summary: t.standings.summary,
+        appliance: t.appliances.document,
+        site: t.sites.document,
+      })
+      .from(t.duties)
+      .innerJoin(t.standings, eq(t.standings.applianceId, t.duties.applianceId))
+      .innerJoin(t.appliances, eq(t.appliances.id, t.duties.applianceId))
+      .innerJoin(t.sites, eq(t.sites.id, t.duties.siteId))
+      .where(
+        and(
+          site === null ? undefined : eq(t.duties.siteId, site),
+          lte(t.duties.due, until),
+          place ? beyond(order, place, false) : undefined,
+        ),
+      )
+      .orderBy(inOrderOf(order, false))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.due, row.applianceId, row.kind]);
+  }
+
+  /** Duties by day, at a site or in every time zone; `scope` begins with `site ` or `zone `. */
+  async dutyDays(
+    site: string | null,
+    until: string,
+  ): Promise<{ scope: string; due: string; duties: number }[]> {
+    const { dutyDays } = t;
+    return this.db
+      .select()
+      .from(dutyDays)
+      .where(
+        and(
+          site === null
+            ? sql`${dutyDays.scope} >= 'zone ' and ${dutyDays.scope} < 'zone!'`
+            : eq(dutyDays.scope, `site ${site}`),
+          lte(dutyDays.due, until),
+        ),
+      );
+  }
+
+  /** Sites with something late or due within a month, the latest first. */
+  async trips(after: string | null, limit: number) {
+    const order = [t.trips.late, t.trips.due, t.trips.siteId];
+    const place = readPlace(after, order.length);
+    const rows = await this.db
+      .select({ siteId: t.trips.siteId, late: t.trips.late, due: t.trips.due, site: t.sites.document })
+      .from(t.trips)
+      .innerJoin(t.sites, eq(t.sites.id, t.trips.siteId))
+      .where(and(gt(t.trips.due, 0), place ? beyond(order, place, true) : undefined))
+      .orderBy(inOrderOf(order, true))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.late, row.due, row.siteId]);
+  }
+
+  /** The ground of forecasts, machine by machine. */
+  async leaking(site: string | null, after: string | null, limit: number) {
+    const order = [t.standings.number];
+    const place = readPlace(after, order.length);
+    const rows = await this.db
+      .select({
+        applianceId: t.standings.applianceId,
+        number: t.standings.number,
+        stamp: t.standings.stamp,
+        leaking: t.standings.leaking,
+        appliance: t.appliances.document,
+        site: t.sites.document,
+      })
+      .from(t.standings)
+      .innerJoin(t.appliances, eq(t.appliances.id, t.standings.applianceId))
+      .innerJoin(t.sites, eq(t.sites.id, t.standings.siteId))
+      .where(
+        and(
+          site === null ? undefined : eq(t.standings.siteId, site),
+          place ? beyond(order, place, false) : undefined,
+        ),
+      )
+      .orderBy(asc(t.standings.number))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.number]);
+  }
+
+  /** Sites by name, narrowed by words that stand in it. */
+  async sites(text: string, after: string | null, limit: number) {
+    const order = [t.sites.nameKey, t.sites.id];
+    const place = readPlace(after, order.length);
+    const words = text.trim().toLocaleLowerCase('und').split(/\s+/).filter(Boolean);
+    const rows = await this.db
+      .select()
+      .from(t.sites)
+      .where(
+        and(
+          ...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`),
+          place ? beyond(order, place, false) : undefined,
+        ),
+      )
+      .orderBy(inOrderOf(order, false))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.nameKey, row.id]);
+  }
+
+  /** Bottles by refrigerant and serial, of one refrigerant or of all. */
+  async cylinders(refrigerant: string | null, after: string | null, limit: number) {
+    const order = [t.cylinders.refrigerant, t.cylinders.nameKey, t.cylinders.id];
+    const place = readPlace(after, order.length);
+    const rows = await this.db
+      .select()
+      .from(t.cylinders)
+      .where(
+        and(
+          refrigerant === null ? undefined : eq(t.cylinders.refrigerant, refrigerant),
+          place ? beyond(order, place, false) : undefined,
+        ),
+      )
+      .orderBy(inOrderOf(order, false))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.refrigerant, row.nameKey, row.id]);
+  }
+
+  /** Visits to machines, the last written first; narrowed by words of machine and site, by machine, or to one visit. */
+  async visits(
+    { text, applianceId, visitId }: { text: string; applianceId: string | null; visitId: string | null },
+    after: string | null,
+    limit: number,
+  ) {
+    const order = [t.visits.last, t.visits.applianceId];
+    const place = readPlace(after, order.length);
+    const asked = searchQuestion(text);
+    const rows = await this.db
+      .select({
+        visitId: t.visits.visitId,
+        applianceId: t.visits.applianceId,
+        from: t.visits.from,
+        to: t.visits.to,
+        entries: t.visits.entries,
+        handedOver: t.visits.handedOver,
+        by: t.visits.by,
+        last: t.visits.last,
+        appliance: t.appliances.document,
+        site: t.sites.document,
+      })
+      .from(t.visits)
+      .innerJoin(t.appliances, eq(t.appliances.id, t.visits.applianceId))
+      .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
+      .where(
+        and(
+          applianceId === null ? undefined : eq(t.visits.applianceId, applianceId),
+          visitId === null ? undefined : eq(t.visits.visitId, visitId),
+          asked === null
+            ? undefined
+            : sql`${t.visits.applianceId} in (select appliance_id from standings where number in (select rowid from machine_words where machine_words match ${asked}))`,
+          place ? beyond(order, place, true) : undefined,
+        ),
+      )
+      .orderBy(desc(t.visits.last), desc(t.visits.applianceId))
+      .limit(limit + 1);
+    return pageOf(rows, limit, (row) => [row.last, row.applianceId]);
+  }
+}

@@ -1,0 +1,2 @@
+DROP TABLE `duties`;--> statement-breakpoint
+DROP TABLE `standings`;
