@@ -15,7 +15,7 @@ import { machineFacts } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
 import type { Judging, Put } from './judging';
 import { conflict, invalid, notFound, wantsReason } from './problem';
-import { RecentMachines } from './recent';
+import type { RecentMachines } from './recent';
 import type { Rows } from './rows';
 import type { Database } from './store/database';
 import { contentOf } from './store/seal';
@@ -37,13 +37,12 @@ export interface NewMachine {
 }
 
 export class Appending {
-  private readonly recent = new RecentMachines();
-
   constructor(
     private readonly database: Database,
     private readonly store: Store,
     private readonly judging: Judging,
     private readonly rows: Rows,
+    private readonly recent: RecentMachines,
     private readonly clock: Clock,
   ) {}
 

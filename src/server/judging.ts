@@ -9,11 +9,12 @@ import type { Appliance, Site } from '../core/logbook/tables';
 import { packsWith } from '../core/rules/amend';
 import { type Packs, SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import type { Standing } from '../core/rules/standing';
+import { summaryOf } from '../core/rules/summary';
 import type { Clock } from './clock';
 import { judgedUnder } from './engineVersion';
 import { type Judged, STALE, foldBearing, judgedOf, notJudged, readStamp, recentStanding } from './judged';
 import { type JudgeThread, startJudgeThread } from './judgeThread';
-import type { Database, Statement } from './store/database';
+import { type Database, type Statement, isBusy } from './store/database';
 import type { Standings } from './store/standings';
 import type { Store } from './store/store';
 
@@ -28,7 +29,6 @@ interface Turn {
   left: number;
   /** machines and sites that somebody else judged or changed meanwhile: what the thread says of them is old */
   overtaken: Set<string>;
-  done: Promise<void>;
 }
 
 /** A standing that is to be stored. */
@@ -40,6 +40,7 @@ export interface Put {
 export class Judging {
   private rules: { packs: Packs; under: string } | null = null;
   private turn: Turn | null = null;
+  private turning: Promise<void> | null = null;
   private nextLookMs = -Infinity;
   /** what was stored last of the machines that are written to */
   private readonly judgedLately = new Map<string, Judged>();
@@ -159,28 +160,32 @@ export class Judging {
 
   /** The whole standing of a machine today, made when it is asked for and kept until it changes. */
   async documentOf(appliance: Appliance, site: Site): Promise<{ summary: string; document: string }> {
-    const fresh = async () => {
-      const kept = await this.standings.of(appliance.id);
-      return kept && kept.document !== null && (await this.isOfToday(appliance.id))
-        ? { summary: kept.summary, document: kept.document }
-        : null;
-    };
-    return (
-      (await fresh()) ??
-      this.database.write(async () => {
-        const standing = await this.standingOf(
-          appliance,
-          site,
-          await this.store.entriesBearingOn(appliance.id),
+    const kept = await this.standings.of(appliance.id);
+    if (kept && kept.document !== null && (await this.isOfToday(appliance.id)))
+      return { summary: kept.summary, document: kept.document };
+    const fold = async () =>
+      this.standingOf(appliance, site, await this.store.entriesBearingOn(appliance.id));
+    // Answered without a write, so that a record is read whoever holds the database; kept when there is time.
+    const standing = await fold();
+    this.database
+      .write(async () => {
+        if (this.closed) return;
+        const now = await fold();
+        await this.database.batch(
+          [
+            ...(await this.put(now, site)).statements,
+            this.standings.keepDocument(appliance.id, JSON.stringify(recentStanding(now))),
+          ],
+          { derived: true },
         );
-        const { judged, statements } = await this.put(standing, site);
-        const document = JSON.stringify(recentStanding(standing));
-        await this.database.batch([...statements, this.standings.keepDocument(appliance.id, document)], {
-          derived: true,
-        });
-        return { summary: judged.summary, document };
-      })
-    );
+      }, true)
+      .catch((error: unknown) => {
+        if (!isBusy(error)) console.error(error);
+      });
+    return {
+      summary: JSON.stringify(summaryOf(standing)),
+      document: JSON.stringify(recentStanding(standing)),
+    };
   }
 
   /** Counts anew what is due at these sites. */
@@ -225,32 +230,36 @@ export class Judging {
     return this.standings.markSite(siteId, STALE);
   }
 
-  /** Rules changed or a site was marked: begins at once, and again if it had begun already. */
+  /** Rules changed or a site was marked: begins at once, and once more if it had begun already. */
   async startOver(): Promise<void> {
     this.nextLookMs = -Infinity;
-    this.again = this.turn !== null;
+    this.again = true;
     await this.turnOver();
   }
 
   /** Judges all that is stale in the background, once at a time however many ask. Resolves when nothing is left. */
-  async turnOver(): Promise<void> {
-    if (this.turn) return this.turn.done;
-    if (this.closed || performance.now() < this.nextLookMs) return;
+  turnOver(): Promise<void> {
+    if (this.turning) return this.turning;
+    if (this.closed || performance.now() < this.nextLookMs) return Promise.resolve();
     this.nextLookMs = performance.now() + LOOK_EVERY_MS;
-    const turn: Turn = { left: 0, overtaken: new Set(), done: Promise.resolve() };
-    this.turn = turn;
-    turn.done = this.overall(turn)
+    this.turning = this.turns()
       .catch((error: unknown) => {
         this.nextLookMs = performance.now() + AFTER_FAILURE_MS;
         throw error;
       })
       .finally(() => {
+        this.turning = null;
         this.turn = null;
       });
-    await turn.done;
-    if (!this.again) return;
-    this.again = false;
-    await this.startOver();
+    return this.turning;
+  }
+
+  private async turns(): Promise<void> {
+    do {
+      this.again = false;
+      this.turn = { left: 0, overtaken: new Set() };
+      await this.overall(this.turn);
+    } while (this.again && !this.closed);
   }
 
   private async overall(turn: Turn): Promise<void> {
@@ -295,6 +304,6 @@ export class Judging {
 
   async close(): Promise<void> {
     this.closed = true;
-    await this.turn?.done.catch(() => undefined);
+    await this.turning?.catch(() => undefined);
   }
 }

@@ -9,7 +9,13 @@ const TURN_EVERY_MS = 60_000;
 const port = Number(process.env['PORT'] ?? 4400);
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
 
-const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']));
+/** How long a write waits for another program that holds the database, such as a backup. */
+const patienceMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? 5000);
+
+const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), {
+  sliceMs: 100,
+  totalMs: patienceMs,
+});
 const turnOver = () => {
   services.judging.turnOver().catch((problem: unknown) => console.error(problem));
 };

@@ -1,6 +1,6 @@
 /**
  * Machines that were written to lately, as they were read: a visit writes to the same one again and again, and its record
- * need not be read and parsed anew for each entry. Holds only as long as nobody else writes to the database.
+ * need not be read and parsed anew for each entry. Holds until a row changes or somebody else writes to the database.
  */
 import type { Entry } from '../core/logbook/entry';
 import type { Appliance, Site } from '../core/logbook/tables';

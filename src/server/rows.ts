@@ -17,6 +17,7 @@ import { type Amendment, amended } from '../core/rules/amend';
 import type { Clock } from './clock';
 import type { Judging } from './judging';
 import { conflict, invalid } from './problem';
+import type { RecentMachines } from './recent';
 import type { Database, Statement } from './store/database';
 import { nameKey } from './store/keys';
 import type { Standings } from './store/standings';
@@ -44,6 +45,7 @@ export class Rows {
     private readonly store: Store,
     private readonly standings: Standings,
     private readonly judging: Judging,
+    private readonly recent: RecentMachines,
     private readonly clock: Clock,
   ) {}
 
@@ -72,6 +74,7 @@ export class Rows {
             : [],
         ),
       ]);
+      this.recent.clear();
       return { fresh, revisions: sealed.revisions };
     });
     const machines = done.fresh.filter(({ table }) => table === 'appliances');

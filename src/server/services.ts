@@ -5,6 +5,7 @@ import { Board } from './board';
 import type { Clock } from './clock';
 import { Judging } from './judging';
 import { Photos } from './photos';
+import { RecentMachines } from './recent';
 import { Rows } from './rows';
 import { type Database, type Patience, openDatabase } from './store/database';
 import { Lists } from './store/lists';
@@ -34,7 +35,8 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const store = new Store(database.db);
   const standings = new Standings(database.db);
   const judging = new Judging(database, store, standings, clock);
-  const rows = new Rows(database, store, standings, judging, clock);
+  const recent = new RecentMachines();
+  const rows = new Rows(database, store, standings, judging, recent, clock);
   await rows.placeAsTheyStand();
   await rows.sealAsTheyStand();
   return {
@@ -43,7 +45,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     standings,
     judging,
     rows,
-    appending: new Appending(database, store, judging, rows, clock),
+    appending: new Appending(database, store, judging, rows, recent, clock),
     board: new Board(store, new Lists(database.db), judging, clock),
     photos: new Photos(attachmentsOf(url)),
     clock,

@@ -3,15 +3,12 @@ import { dayText } from '../quantity/day';
 import { type MassUnit, grams } from '../quantity/mass';
 import type { LeakRateMethod, PackId } from '../logbook/fields';
 import { strictestOf } from './headroom';
+import type { MachineState } from './machineState';
 import { PERCENT_SCALE, thresholdOn } from './leakRate';
 import { chargedUnit } from './massSystem';
 import type { Standing } from './standing';
 import { stateOf } from './obligation';
 import { type Unjudged, unjudged } from './unjudged';
-
-export const MACHINE_STATES = ['overdue', 'caseOpen', 'unknown', 'watch', 'healthy', 'retired'] as const;
-/** overdue: a duty is late; caseOpen: a case runs unverified; watch: due within 7 days or headroom below a fifth */
-export type MachineState = (typeof MACHINE_STATES)[number];
 
 export type Rod =
   | { limit: false; why: 'retired' }

@@ -1,30 +1,26 @@
-/** Routes and what they all stand in. */
-import { type ReactNode, Suspense, lazy } from 'react';
+/** Routes and what they all stand in. Every place but the first is fetched when it is opened. */
+import { lazy } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { CasePage } from '../cases/CasePage';
 import { DuePage } from '../due/DuePage';
-import { BeforePage } from '../machine/BeforePage';
-import { MachinePage } from '../machine/MachinePage';
-import { RecordPage } from '../machine/RecordPage';
-import { MachinesPage } from '../machines/MachinesPage';
-import { VisitsPage } from '../visit/VisitsPage';
-import { GasPage } from '../bottles/GasPage';
-import { ChangesPage } from '../company/ChangesPage';
-import { CompanyPage } from '../company/CompanyPage';
-import { RulesPage } from '../rules/RulesPage';
-import { SitePage } from '../site/SitePage';
 import { NotFound } from './NotFound';
 import { Shell } from './Shell';
 import { WriterProvider } from './writer';
 
+const MachinesPage = lazy(() => import('../machines/MachinesPage'));
+const MachinePage = lazy(() => import('../machine/MachinePage'));
+const BeforePage = lazy(() => import('../machine/BeforePage'));
+const RecordPage = lazy(() => import('../machine/RecordPage'));
+const CasePage = lazy(() => import('../cases/CasePage'));
+const SitePage = lazy(() => import('../site/SitePage'));
+const GasPage = lazy(() => import('../bottles/GasPage'));
+const CompanyPage = lazy(() => import('../company/CompanyPage'));
+const ChangesPage = lazy(() => import('../company/ChangesPage'));
+const VisitsPage = lazy(() => import('../visit/VisitsPage'));
+const RulesPage = lazy(() => import('../rules/RulesPage'));
 const VisitPage = lazy(() => import('../visit/VisitPage'));
 const BenchRoute = lazy(() => import('../bench/BenchRoute'));
-/** A place that is fetched when it is first opened. */
-const Later = ({ children }: { children: ReactNode }) => (
-  <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>{children}</Suspense>
-);
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 
 export function App() {
@@ -46,23 +42,9 @@ export function App() {
               <Route path="company" element={<CompanyPage />} />
               <Route path="changes" element={<ChangesPage />} />
               <Route path="visits" element={<VisitsPage />} />
-              <Route
-                path="visits/:visitId/:machineId/:step?"
-                element={
-                  <Later>
-                    <VisitPage />
-                  </Later>
-                }
-              />
+              <Route path="visits/:visitId/:machineId/:step?" element={<VisitPage />} />
               <Route path="rules" element={<RulesPage />} />
-              <Route
-                path="bench/*"
-                element={
-                  <Later>
-                    <BenchRoute />
-                  </Later>
-                }
-              />
+              <Route path="bench/*" element={<BenchRoute />} />
               <Route path="*" element={<NotFound />} />
             </Route>
           </Routes>

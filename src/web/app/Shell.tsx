@@ -1,5 +1,5 @@
 /** The rail of places: at the left on a wide screen, at the bottom on a phone. */
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import {
   Building2,
   Calculator,
@@ -12,12 +12,16 @@ import {
 } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
-import { WriteSheet } from '../entries/WriteSheet';
-import { LogGas } from '../gas/LogGas';
+import { useWriteSheet } from '../entries/useWriteSheet';
+import { useLogSheet } from '../gas/logSheet';
+import { useFetchedAhead } from './ahead';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
 import { useWriter } from './writer';
+
+const LogGas = lazy(() => import('../gas/LogGas'));
+const WriteSheet = lazy(() => import('../entries/WriteSheet'));
 
 const PLACES = [
   { to: '/due', words: 'Due', Icon: CalendarClock },
@@ -39,7 +43,10 @@ export function Shell() {
   const { person } = useWriter();
   const { pathname } = useLocation();
   const [settings, setSettings] = useState(false);
+  const log = useLogSheet();
+  const write = useWriteSheet();
   useShortcuts();
+  useFetchedAhead();
   return (
     <div className="min-h-screen lg:pl-[5.6rem]">
       <nav
@@ -77,9 +84,13 @@ export function Shell() {
         </button>
       </nav>
       <Mishap key={pathname}>
-        <Outlet />
-        <LogGas />
-        <WriteSheet />
+        <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+          <Outlet />
+        </Suspense>
+        <Suspense>
+          {log.open && <LogGas />}
+          {write.request && <WriteSheet />}
+        </Suspense>
       </Mishap>
       {settings && <Settings onClose={() => setSettings(false)} />}
     </div>

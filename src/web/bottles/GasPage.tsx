@@ -15,7 +15,7 @@ import { PURPOSE_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 import { massWords } from '../words/entry';
 
-export function GasPage() {
+export default function GasPage() {
   const bottles = useBottlePages();
   const [adding, setAdding] = useState<string | null>(null);
   const [scrapped, setScrapped] = useState(false);

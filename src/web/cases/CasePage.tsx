@@ -16,7 +16,7 @@ import { CaseActions } from './CaseActions';
 import { CaseDuties } from './CaseDuties';
 import { Lane } from './Lane';
 
-export function CasePage() {
+export default function CasePage() {
   const { id = '', pack = '', openedOn = '' } = useParams();
   const { query, view } = useMachineView(id);
   if (!view) {

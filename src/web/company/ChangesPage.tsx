@@ -13,7 +13,7 @@ import { entryTitle, noteWords } from '../visit/noteWords';
 import { dateWords, instantWords } from '../words/dates';
 import { type Names, NO_NAMES, bottlesIn } from '../words/names';
 
-export function ChangesPage() {
+export default function ChangesPage() {
   const query = useChanges();
   const changes = query.data?.pages.flatMap((page) => page.changes) ?? [];
   const rowNames = useRowNames(changes.flatMap(({ revision }) => revision ?? []));

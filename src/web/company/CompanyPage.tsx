@@ -22,7 +22,7 @@ interface Opened {
 
 type Open = (opened: Opened) => void;
 
-export function CompanyPage() {
+export default function CompanyPage() {
   const [opened, setOpened] = useState<Opened | null>(null);
   const close = () => setOpened(null);
   return (

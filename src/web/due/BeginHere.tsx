@@ -8,7 +8,7 @@ import { AddMachine } from '../machines/AddMachine';
 import { AddSite } from '../machines/AddSite';
 import { Button } from '../parts/Button';
 
-export function BeginHere() {
+export default function BeginHere() {
   const { people, listed, person } = useWriter();
   const sites = useSites().data?.rows ?? [];
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);

@@ -1,4 +1,5 @@
 /** Due: what must happen, by day, with why and by which rule; beside it where to drive and what exceeds next. */
+import { lazy } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
@@ -21,10 +22,10 @@ import { RodDrawing } from '../parts/Rod';
 import { DutyMark } from '../parts/StateMark';
 import { dayWords, untilWords, weekdayWords } from '../words/dates';
 import { rodWords, unjudgedSentence } from '../words/rod';
-import { BeginHere } from './BeginHere';
 import { DueRowItem } from './DueRowItem';
 import { GROUP_WORDS, grouped } from './dueGroups';
 
+const BeginHere = lazy(() => import('./BeginHere'));
 const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 export function DuePage() {

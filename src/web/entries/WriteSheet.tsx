@@ -27,7 +27,7 @@ import { keptDay } from '../visit/visitDay';
 import { useWriting } from './useWriting';
 import { type WriteRequest, useWriteSheet } from './useWriteSheet';
 
-export function WriteSheet() {
+export default function WriteSheet() {
   const { request, close } = useWriteSheet();
   return request ? (
     <Opened key={`${request.kind} ${request.machineId}`} request={request} onClose={close} />

@@ -8,7 +8,7 @@ import { Sheet } from '../parts/Sheet';
 import { GasForm } from './GasForm';
 import { useLogSheet } from './logSheet';
 
-export function LogGas() {
+export default function LogGas() {
   const sheet = useLogSheet();
   if (!sheet.open) return null;
   return sheet.machineId === null ? (

@@ -26,7 +26,7 @@ import { Picture } from '../visit/photos/Picture';
 import { photosOf } from '../visit/photos/photos';
 import { type MachineView, useMachineView } from './machineView';
 
-export function BeforePage() {
+export default function BeforePage() {
   const { id = '' } = useParams();
   const { query, view } = useMachineView(id);
   if (view) return <Before view={view} />;

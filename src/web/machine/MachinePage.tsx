@@ -27,7 +27,7 @@ import { useMachineHead } from '../data/queries';
 
 const Timeline = lazy(() => import('./Timeline'));
 
-export function MachinePage() {
+export default function MachinePage() {
   const { id = '' } = useParams();
   const { query, view } = useMachineView(id);
   const head = useMachineHead(id);

@@ -30,7 +30,7 @@ import { stateOf } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { type MachineView, useMachineView } from './machineView';
 
-export function RecordPage() {
+export default function RecordPage() {
   const { id = '' } = useParams();
   const { query, view } = useMachineView(id);
   if (view) return <Record view={view} />;

@@ -3,7 +3,7 @@ import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
-import { MACHINE_STATES } from '../../core/rules/summary';
+import { MACHINE_STATES } from '../../core/rules/machineState';
 import { useDueCounts, useMachinePages, useSites } from '../data/queries';
 import { Button } from '../parts/Button';
 import { inputShape } from '../parts/Field';
@@ -16,7 +16,7 @@ import { AddSite } from './AddSite';
 import { MachineTable } from './MachineTable';
 import { type Filters, NO_FILTERS, addressOf, askedBy, filtersOf, isNarrowed } from './machineFilters';
 
-export function MachinesPage() {
+export default function MachinesPage() {
   const sites = useSites().data?.rows ?? [];
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);

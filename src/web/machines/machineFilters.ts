@@ -1,7 +1,7 @@
 /** Search, filters and order of the machines list, as they stand in its address and as they are asked for. */
 import { MACHINE_SORTS, type MachineSort } from '../../contract/api';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
-import { MACHINE_STATES } from '../../core/rules/summary';
+import { MACHINE_STATES } from '../../core/rules/machineState';
 import type { MachinesAsked } from '../data/queries';
 
 export interface Filters {

@@ -1,6 +1,6 @@
 /** A state as word, shape and colour, in that order of importance. */
 import { Circle, CircleDot, CircleHalf, Square, Triangle, X } from './shapes';
-import type { MachineState } from '../../core/rules/summary';
+import type { MachineState } from '../../core/rules/machineState';
 import type { ObligationState } from '../../core/rules/obligation';
 import { OBLIGATION_STATE_WORDS, STATE_WORDS } from '../words/codes';
 

@@ -11,7 +11,7 @@ import { Methods } from './Methods';
 import { PackDetail } from './PackDetail';
 import { PackTable } from './PackTable';
 
-export function RulesPage() {
+export default function RulesPage() {
   const packs = usePacks();
   const rules = useRules();
   const [params, setParams] = useSearchParams();

@@ -14,7 +14,7 @@ import { RowSheet } from '../rows/RowSheet';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 
-export function SitePage() {
+export default function SitePage() {
   const { id = '' } = useParams();
   const site = useSite(id);
   if (site.error instanceof ApiProblem && site.error.document.status === 404)

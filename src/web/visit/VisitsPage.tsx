@@ -34,7 +34,7 @@ function together(rows: readonly VisitRow[]): Together[] {
   return [...visits.values()];
 }
 
-export function VisitsPage() {
+export default function VisitsPage() {
   const [text, setText] = useState('');
   const query = useVisitPages(useDeferredValue(text));
   const visits = together(query.data?.pages.flatMap((page) => page.rows) ?? []);

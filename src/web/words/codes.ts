@@ -8,7 +8,7 @@ import type { CaseState } from '../../core/rules/caseDeadlines';
 import type { ClosedBecause } from '../../core/rules/cases';
 import type { ObligationKind, ObligationState } from '../../core/rules/obligation';
 import type { NoteCode } from '../../core/rules/standing';
-import type { MachineState } from '../../core/rules/summary';
+import type { MachineState } from '../../core/rules/machineState';
 
 export const PACK_WORDS: Record<PackId, string> = {
   'us-ods': 'US ozone rules',

@@ -136,7 +136,8 @@ CREATE TRIGGER `standings_in` AFTER INSERT ON `standings` BEGIN
 		ON CONFLICT DO UPDATE SET `machines` = `machines` + 1;
 END;--> statement-breakpoint
 CREATE TRIGGER `standings_words` AFTER UPDATE OF `words` ON `standings` WHEN OLD.`words` IS NOT NEW.`words` BEGIN
-	INSERT OR REPLACE INTO `machine_words`(`rowid`, `words`) VALUES (NEW.`number`, NEW.`words`);
+	DELETE FROM `machine_words` WHERE `rowid` = OLD.`number`;
+	INSERT INTO `machine_words`(`rowid`, `words`) VALUES (NEW.`number`, NEW.`words`);
 END;--> statement-breakpoint
 CREATE TRIGGER `standings_tallies` AFTER UPDATE OF `kind`, `state`, `unjudged` ON `standings`
 	WHEN OLD.`kind` IS NOT NEW.`kind` OR OLD.`state` IS NOT NEW.`state` OR OLD.`unjudged` IS NOT NEW.`unjudged` BEGIN
