@@ -13,7 +13,7 @@ export interface Comparison {
 
 type Work = () => void | Promise<void>;
 
-const median = (values: number[]): number =>
+export const median = (values: number[]): number =>
   values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 
 async function once(work: Work): Promise<number> {

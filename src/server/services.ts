@@ -51,7 +51,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     clock,
     close: async () => {
       await judging.close();
-      database.close();
+      await database.close();
     },
   };
 }

@@ -47,7 +47,8 @@ export interface Database {
   renewReads: () => void;
   /** reads that all see the same moment, whatever is written meanwhile */
   snapshot: <Value>(work: (db: Tables) => Promise<Value>) => Promise<Value>;
-  close: () => void;
+  /** after what was asked to be written */
+  close: () => Promise<void>;
 }
 
 export interface Patience {
@@ -160,7 +161,8 @@ export async function openDatabase(url: string, patience: Patience = PATIENCE): 
         client.close();
       }
     },
-    close: () => {
+    close: async () => {
+      await queue.onIdle();
       reader.close();
       writer.close();
     },

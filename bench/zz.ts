@@ -1,0 +1,2 @@
+import { printGrowth } from './growth';
+await printGrowth();
