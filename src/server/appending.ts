@@ -106,7 +106,7 @@ export class Appending {
       ...visitsAfter(sealed.from, sealed.entries, await this.visitsCorrected(fresh)),
       ...judged.flatMap((each) => each.statements),
     ]);
-    for (const each of judged) this.judging.remember(each.judged);
+    for (const each of judged) this.judging.remember(each);
     await machines.keep(touched, sealed.entries);
     return {
       entries: entries.map(

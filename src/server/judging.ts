@@ -33,8 +33,16 @@ interface Turn {
 
 /** A standing that is to be stored. */
 export interface Put {
+  standing: Standing;
   judged: Judged;
   statements: Statement[];
+}
+
+/** What was stored last of a machine; its text is made when somebody asks for it. */
+interface Lately {
+  standing: Standing;
+  judged: Judged;
+  document: string | null;
 }
 
 export class Judging {
@@ -43,7 +51,7 @@ export class Judging {
   private turning: Promise<void> | null = null;
   private nextLookMs = -Infinity;
   /** what was stored last of the machines that are written to */
-  private readonly judgedLately = new Map<string, Judged>();
+  private readonly judgedLately = new Map<string, Lately>();
   private again = false;
   private closed = false;
 
@@ -91,7 +99,7 @@ export class Judging {
 
   /** Whether what is kept of a machine is of today. */
   async isOfToday(id: string): Promise<boolean> {
-    const stamp = this.judgedLately.get(id)?.stamp ?? (await this.standings.kept(id))?.stamp;
+    const stamp = this.judgedLately.get(id)?.judged.stamp ?? (await this.standings.kept(id))?.stamp;
     return stamp !== undefined && !(await this.isStale(stamp));
   }
 
@@ -102,13 +110,14 @@ export class Judging {
   async put(standing: Standing, site: Site): Promise<Put> {
     const judged = judgedOf(standing, site, await this.under());
     const { applianceId, fingerprint, stamp } = judged;
-    const lately = this.judgedLately.get(applianceId) ?? null;
+    const lately = this.judgedLately.get(applianceId)?.judged ?? null;
     const kept = lately ?? (await this.standings.kept(applianceId));
     // Until it is stored nobody knows what is kept.
     this.judgedLately.delete(applianceId);
     this.turn?.overtaken.add(applianceId);
     const sameDay = kept !== null && readStamp(kept.stamp).day === readStamp(stamp).day;
     return {
+      standing,
       judged,
       statements: [
         ...(lately
@@ -123,9 +132,9 @@ export class Judging {
   forgetLately = (): void => this.judgedLately.clear();
 
   /** It is stored: the next one of this machine changes only what differs. */
-  remember(judged: Judged): void {
+  remember({ standing, judged }: Put): void {
     this.judgedLately.delete(judged.applianceId);
-    this.judgedLately.set(judged.applianceId, judged);
+    this.judgedLately.set(judged.applianceId, { standing, judged, document: null });
     for (const oldest of this.judgedLately.keys()) {
       if (this.judgedLately.size <= JUDGED_LATELY) break;
       this.judgedLately.delete(oldest);
@@ -160,6 +169,11 @@ export class Judging {
 
   /** The whole standing of a machine today, made when it is asked for and kept until it changes. */
   async documentOf(appliance: Appliance, site: Site): Promise<{ summary: string; document: string }> {
+    const lately = this.judgedLately.get(appliance.id);
+    if (lately && !(await this.isStale(lately.judged.stamp))) {
+      lately.document ??= JSON.stringify(recentStanding(lately.standing));
+      return { summary: lately.judged.summary, document: lately.document };
+    }
     const kept = await this.standings.of(appliance.id);
     if (kept && kept.document !== null && (await this.isOfToday(appliance.id)))
       return { summary: kept.summary, document: kept.document };

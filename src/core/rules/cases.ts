@@ -127,6 +127,8 @@ export function casesOf(
 class CaseReading {
   readonly cases: Case[] = [];
   private readonly account: LeakAccount;
+  /** the running case, while it holds every leak that is open */
+  private joined: Case | null = null;
   private readonly unrelatedDays: ReadonlySet<Day>;
 
   constructor(
@@ -245,8 +247,13 @@ class CaseReading {
     }
   }
 
-  private join(running: Case): void {
-    for (const leak of this.account.open()) if (!running.leaks.includes(leak)) running.leaks.push(leak);
+  /** What is open joins the running case: what this work opened, or all where it was not joined by the work before. */
+  private join(running: Case, opened: readonly Leak[]): void {
+    const joining = this.joined === running ? opened : this.account.open();
+    const known = joining.length > 1 ? new Set(running.leaks) : null;
+    for (const leak of joining)
+      if (!(known ? known.has(leak) : running.leaks.includes(leak))) running.leaks.push(leak);
+    this.joined = running;
   }
 
   private apply(work: LeakWork): void {
@@ -260,7 +267,8 @@ class CaseReading {
     if (running) {
       this.applyToWholeMachine(running, work);
       const verified = verifiedOn(running) !== null;
-      if (this.pack.opens === 'anyLeak' || !verified) this.join(running);
+      if (this.pack.opens === 'anyLeak' || !verified) this.join(running, opened);
+      else this.joined = null;
       if (!verified) {
         running.decided = false;
         running.undecidable = false;
@@ -334,6 +342,7 @@ class CaseReading {
       target.closedOn = null;
       target.closedBecause = null;
       target.leaks = target.liveLeaks;
+      this.joined = null;
     }
   }
 }

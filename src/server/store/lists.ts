@@ -64,11 +64,13 @@ export class Lists {
     const order: readonly SQLiteColumn[] = MACHINE_ORDERS[sort];
     const place = readPlace(after, order.length);
     const found = (await this.isFoundOften(filter.text)) ? 'many' : 'few';
+    const counted = await this.countMachines(filter, found);
+    const walked = sort !== 'state' && (counted.more || counted.count > COUNTED);
     // First which ones, by narrow columns alone; then what they show.
     const chosen = this.db
       .select({ number: t.standings.number })
       .from(t.standings)
-      .where(and(this.filtered(filter, found), place ? beyond(order, place, descending) : undefined))
+      .where(and(this.filtered(filter, found, walked), place ? beyond(order, place, descending) : undefined))
       .orderBy(inOrderOf(order, descending))
       .limit(limit + 1);
     const rows = await this.selectMachines(inArray(t.standings.number, chosen)).orderBy(
@@ -83,7 +85,7 @@ export class Lists {
         limit,
         (row) => row.place,
       ),
-      ...(await this.countMachines(filter, found)),
+      ...counted,
     };
   }
 
@@ -118,12 +120,16 @@ export class Lists {
 
   /**
    * Few that are found by their words are fetched and sorted; of many, the order is walked and each one asked whether its
-   * words fit, so that a page costs no more when thousands do.
+   * words fit, so that a page costs no more when thousands do. The same holds of those that its filters find: `walked`
+   * keeps SQLite from fetching and sorting them all.
    */
   private filtered(
     { text, site, kind, state, hiddenFrom, unjudged, withRoom }: MachineFilter,
     found: 'few' | 'many',
+    walked = false,
   ): SQL | undefined {
+    const is = (column: SQLiteColumn, value: string | number) =>
+      walked ? sql`+${column} = ${value}` : eq(column, value);
     const asked = searchQuestion(text);
     const words =
       found === 'few'
@@ -131,10 +137,10 @@ export class Lists {
         : wordsOf(text).map((word) => sql`instr(' ' || ${t.standings.words}, ${` ${word}`}) > 0`);
     return and(
       ...(asked === null ? [] : words),
-      site === null ? undefined : eq(t.standings.siteId, site),
-      kind === null ? undefined : eq(t.standings.kind, kind),
-      state === null ? lt(t.standings.state, hiddenFrom) : eq(t.standings.state, state),
-      unjudged ? eq(t.standings.unjudged, 1) : undefined,
+      site === null ? undefined : is(t.standings.siteId, site),
+      kind === null ? undefined : is(t.standings.kind, kind),
+      state === null ? lt(t.standings.state, hiddenFrom) : is(t.standings.state, state),
+      unjudged ? is(t.standings.unjudged, 1) : undefined,
       withRoom ? and(sql`${t.standings.room} >= 0`, lte(t.standings.room, 1)) : undefined,
     );
   }
