@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { createApp } from '../src/server/app';
-import { systemClock } from '../src/server/clock';
+import { type Clock, systemClock } from '../src/server/clock';
 import { loadLogbook } from '../src/server/logbooks';
 import { openServices } from '../src/server/services';
 import { browse } from './browser';
@@ -19,7 +19,7 @@ const SIZES = [200, 2000, 20_000];
 const RUNS = 25;
 const WARM_UP = 5;
 const FIRST_DAY = '2026-11-23';
-const NEXT_DAY = '2026-11-24';
+const DAY_MS = 86_400_000;
 const ASK_EVERY_MS = 40;
 
 type Ask = (base: string, run: number) => Promise<Response>;
@@ -68,10 +68,10 @@ interface Grown {
 
 async function served<Value>(
   file: string,
-  today: string,
+  clock: Clock,
   work: (base: string, origin: string) => Promise<Value>,
 ): Promise<Value> {
-  const services = await openServices(`file:${file}`, systemClock(today));
+  const services = await openServices(`file:${file}`, clock);
   const server = createApp(services, join(process.cwd(), 'dist')).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const origin = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}`;
@@ -87,7 +87,9 @@ async function served<Value>(
 async function grow(machines: number, folder: string): Promise<Grown> {
   const file = join(folder, `${String(machines)}.db`);
   const book = grownLogbook(machines);
-  const services = await openServices(`file:${file}`, systemClock(FIRST_DAY));
+  let nowMs = Date.parse(`${FIRST_DAY}T18:00:00Z`);
+  const clock = systemClock(undefined, () => nowMs);
+  const services = await openServices(`file:${file}`, clock);
   const began = performance.now();
   await loadLogbook(services, book);
   const loadMs = performance.now() - began;
@@ -98,7 +100,8 @@ async function grow(machines: number, folder: string): Promise<Grown> {
   const times = new Map<string, number[]>(Object.keys(REQUESTS).map((name) => [name, []]));
   const bytes = new Map<string, number>();
   let browser = new Map<string, number>();
-  await served(file, FIRST_DAY, async (base, origin) => {
+  let turn = { turnMs: NaN, longestWaitMs: NaN, usualWaitMs: NaN };
+  await served(file, clock, async (base, origin) => {
     for (let run = -WARM_UP; run < RUNS; run += 1)
       for (const [name, ask] of Object.entries(REQUESTS)) {
         const start = performance.now();
@@ -117,10 +120,11 @@ async function grow(machines: number, folder: string): Promise<Grown> {
         bytes.set(name, text.length);
       }
     browser = await browse(origin);
+    nowMs += DAY_MS;
+    turn = await turned(base);
   });
   bare.close();
 
-  const turn = await served(file, NEXT_DAY, turned);
   return {
     machines,
     entries: book.entries.length,
@@ -135,9 +139,6 @@ async function grow(machines: number, folder: string): Promise<Grown> {
 
 /** Others ask and write while all machines are judged for the new day. */
 async function turned(base: string): Promise<Pick<Grown, 'turnMs' | 'longestWaitMs' | 'usualWaitMs'>> {
-  // What a process does once, when it is asked for the first time, is no part of the turn.
-  await (await fetch(`${base}/sites`)).text();
-  await (await post(base, `b${String((made += 1))}`, 'machine-1', { kind: 'readings' })).text();
   const waits: number[] = [];
   const start = performance.now();
   for (let run = 0; ; run += 1) {

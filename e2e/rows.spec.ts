@@ -96,4 +96,21 @@ test('a company with nothing begins: a name, a site, a machine, and its first ga
   await staysInWidth(page);
   await page.goto(`${EMPTY_COMPANY}/due`);
   await expect(page.getByRole('region', { name: 'Begin here' })).toBeHidden();
+
+  // It grows: of many sites one is found by its name, in a filter and in a form.
+  const changes = Array.from({ length: 60 }, (_, index) => {
+    const id = `many-${String(index)}`;
+    const row = { id, name: `Depot ${String(index)}`, timezone: 'Europe/Berlin', packs: ['eu'] };
+    return { table: 'sites', id, row };
+  });
+  expect((await page.request.post(`${EMPTY_COMPANY}/api/rows`, { data: { changes } })).status()).toBe(201);
+  await page.goto(`${EMPTY_COMPANY}/machines`);
+  const site = page.getByLabel('Site', { exact: true });
+  await site.click();
+  await page.getByLabel('Find a site by its name').fill('depot 47');
+  await sheet(page).getByRole('button', { name: 'Depot 47' }).click();
+  await expect(page).toHaveURL(/site=many-47/);
+  await expect(site).toHaveText('Depot 47');
+  await page.getByRole('button', { name: 'Add a machine' }).click();
+  await expect(sheet(page).getByRole('button', { name: 'Site', exact: true })).toHaveText('Depot 47');
 });

@@ -2,6 +2,7 @@
  * Keeps standings: judges at once what is asked for, and the rest in a thread of its own when the day turns, a rule
  * changes or the engine is another one. Judged under other circumstances than today's, a standing is stale.
  */
+import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import { TRIP_DAYS } from '../contract/api';
 import { type Day, addDays, dayText } from '../core/quantity/day';
 import type { Entry } from '../core/logbook/entry';
@@ -288,6 +289,8 @@ export class Judging {
         if (this.closed || under !== (await this.under())) return;
         turn.left = Math.max(0, turn.left - 1);
         await this.database.write(() => this.storeTurned(judged, turn, counted), true);
+        // The driver works without leaving the event loop: whoever asks gets a turn after each machine.
+        await turnOfOthers();
       }
   }
 
