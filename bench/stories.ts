@@ -1,17 +1,7 @@
 /** Random but plausible entries of one machine, from a seed. For measuring only; tests have their own. */
 import type { Entry } from '../src/core/logbook/entry';
 import { addDays, dayOf, dayText } from '../src/core/quantity/day';
-
-/** A small seeded generator (mulberry32): the same seed gives the same story. */
-export function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+import { seeded } from '../src/core/testkit/seeded';
 
 export function randomEntries(count: number, seed: number, applianceId = 'a'): Entry[] {
   const random = seeded(seed);

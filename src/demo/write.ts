@@ -29,7 +29,11 @@ if (!story.ok) {
   process.exit(1);
 }
 const services = await openServices(url, clock);
-await loadLogbook(services, story.value);
+await loadLogbook(services, story.value, (done, of, what) => {
+  // On a screen one line goes on; in a log it would be many.
+  if (process.stderr.isTTY) process.stderr.write(`\r${String(done)} of ${String(of)} ${what} written `);
+});
+if (process.stderr.isTTY) process.stderr.write('\n');
 await services.close();
 console.log(
   `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,

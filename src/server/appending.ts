@@ -6,7 +6,7 @@ import type { Entry } from '../core/logbook/entry';
 import { type KnownIds, entryProblems } from '../core/logbook/logbook';
 import { deadIds } from '../core/logbook/order';
 import { bearsOnStanding } from '../core/logbook/history';
-import type { Appliance, Site, Space } from '../core/logbook/tables';
+import type { Appliance, Space } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
 import { acceptedReasons, readsRecord, senseOf } from '../core/logbook/sense';
 import { dayText } from '../core/quantity/day';
@@ -14,8 +14,9 @@ import { noteProblems } from '../core/visit/notes';
 import { machineFacts } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
 import type { Judging, Put } from './judging';
-import { conflict, invalid, notFound, wantsReason } from './problem';
+import { conflict, invalid, wantsReason } from './problem';
 import type { RecentMachines } from './recent';
+import { RequestMachines } from './requestMachines';
 import type { Rows } from './rows';
 import type { Database } from './store/database';
 import { contentOf } from './store/seal';
@@ -94,7 +95,7 @@ export class Appending {
       this.recent.clear();
       this.judging.forgetLately();
     }
-    const machines = new Machines(this.store, this.recent, adding?.appliance ?? null);
+    const machines = new RequestMachines(this.store, this.recent, adding?.appliance ?? null);
     await this.check(fresh, machines);
     const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
     const touched = await this.touchedBy(fresh);
@@ -120,7 +121,7 @@ export class Appending {
   private async judged(
     touched: readonly string[],
     fresh: readonly Entry[],
-    machines: Machines,
+    machines: RequestMachines,
   ): Promise<Put[]> {
     const puts: Put[] = [];
     for (const id of touched) {
@@ -148,7 +149,7 @@ export class Appending {
     return [...touched];
   }
 
-  private async check(entries: readonly Entry[], machines: Machines): Promise<void> {
+  private async check(entries: readonly Entry[], machines: RequestMachines): Promise<void> {
     const ownIds = new Set(entries.map((entry) => entry.id));
     const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
     const named = [...new Set(entries.flatMap((entry) => entry.applianceId ?? []))];
@@ -183,7 +184,7 @@ export class Appending {
   private async checkSense(
     entry: Entry,
     { index, count, earlier }: Among,
-    machines: Machines,
+    machines: RequestMachines,
   ): Promise<void> {
     const { appliance, site } = await machines.known(entry.applianceId ?? '');
     const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
@@ -220,7 +221,11 @@ export class Appending {
     if (unanswered.length > 0) throw wantsReason(unanswered);
   }
 
-  private async isSuperseded(id: string, earlier: readonly Entry[], machines: Machines): Promise<boolean> {
+  private async isSuperseded(
+    id: string,
+    earlier: readonly Entry[],
+    machines: RequestMachines,
+  ): Promise<boolean> {
     if (earlier.some((each) => each.supersedes === id)) return true;
     const [target] = await this.store.entriesById([id]);
     if (target?.applianceId == null) return false;
@@ -233,56 +238,6 @@ interface Among {
   index: number;
   count: number;
   earlier: readonly Entry[];
-}
-
-/** The machines of a request, each read once and only if asked for: nothing else writes while it runs in the queue. */
-class Machines {
-  private readonly records = new Map<string, Promise<readonly Entry[]>>();
-  private readonly rows = new Map<string, Promise<{ appliance: Appliance; site: Site }>>();
-
-  constructor(
-    private readonly store: Store,
-    private readonly recent: RecentMachines,
-    private readonly adding: Appliance | null,
-  ) {}
-
-  bearing(id: string): Promise<readonly Entry[]> {
-    const record =
-      this.records.get(id) ??
-      Promise.resolve(this.recent.get(id)?.bearing ?? this.store.entriesBearingOn(id));
-    this.records.set(id, record);
-    return record;
-  }
-
-  known(id: string): Promise<{ appliance: Appliance; site: Site }> {
-    const row = this.rows.get(id) ?? Promise.resolve(this.recent.get(id) ?? this.readRow(id));
-    this.rows.set(id, row);
-    return row;
-  }
-
-  isKnown = (id: string): boolean => id === this.adding?.id || this.recent.get(id) !== null;
-
-  private async readRow(id: string): Promise<{ appliance: Appliance; site: Site }> {
-    const appliance = id === this.adding?.id ? this.adding : await this.store.appliance(id);
-    const site = appliance && (await this.store.site(appliance.siteId));
-    if (!appliance || !site) throw notFound('machine');
-    return { appliance, site };
-  }
-
-  /** After the entries are stored: the machines whose records were read go on with them. */
-  async keep(touched: readonly string[], stored: readonly Entry[]): Promise<void> {
-    for (const id of touched) {
-      const record = this.records.get(id);
-      // What reaches over from another machine is read anew, as the store finds it.
-      const own = stored.every((each) => each.applianceId === id);
-      if (!record || !own) {
-        this.recent.forget(id);
-        continue;
-      }
-      const { appliance, site } = await this.known(id);
-      this.recent.keep(id, { appliance, site, bearing: [...(await record), ...stored] });
-    }
-  }
 }
 
 const placed = (path: Problem['path'], index: number, count: number): Problem['path'] =>

@@ -10,7 +10,8 @@ import { MACHINE_STATES } from '../core/rules/machineState';
 import type { Clock } from './clock';
 import type { Leaking, ListedDuty } from './judged';
 import type { Judging } from './judging';
-import type { ListedMachine, Lists, MachineFilter } from './store/lists';
+import type { Lists } from './store/lists';
+import type { ListedMachine, MachineFilter, MachineList } from './store/machineList';
 import type { Store } from './store/store';
 
 /** Duties further off than this wait for another day. */
@@ -27,6 +28,7 @@ export class Board {
   constructor(
     private readonly store: Store,
     private readonly lists: Lists,
+    private readonly machineList: MachineList,
     private readonly judging: Judging,
     private readonly clock: Clock,
   ) {}
@@ -34,7 +36,7 @@ export class Board {
   async machines(query: QueryRead<'machines'>): Promise<AnswerOf<'machines'>> {
     if (query.ids !== undefined) {
       const ids = idsOf(query.ids);
-      const { rows } = await this.judging.fresh(async () => ({ rows: await this.lists.machinesById(ids) }));
+      const { rows } = await this.judging.fresh(async () => ({ rows: await this.machineList.byId(ids) }));
       return { rows: rows.map(machineRow), next: null, count: rows.length, more: false, retired: 0 };
     }
     const filter: MachineFilter = {
@@ -47,7 +49,7 @@ export class Board {
       withRoom: query.withRoom,
     };
     const { rows, next, count, more, hidden } = await this.judging.fresh(() =>
-      this.lists.machines(filter, {
+      this.machineList.page(filter, {
         sort: query.sort,
         descending: query.descending,
         after: query.after ?? null,

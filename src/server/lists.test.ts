@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { MACHINE_SORTS, type MachineRow, type MachineSort } from '../contract/api';
 import { ENDPOINTS, type QueryRead } from '../contract/endpoints';
-import { seeded } from '../../bench/stories';
+import { seeded } from '../core/testkit/seeded';
 import { APPLIANCE_KINDS } from '../core/logbook/tables';
 import { MACHINE_STATES } from '../core/rules/machineState';
 import { roomOf } from '../core/rules/summary';

@@ -11,7 +11,7 @@ import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
 import type { Services } from './services';
 import type { Database, Statement, Tables } from './store/database';
 import { type Broken, CHAIN_START, type Sealable, canonical, chainWalk } from './store/seal';
-import { Chain, type ChainEnd } from './store/sealedStore';
+import { Chain, type ChainEnd } from './store/chain';
 import { Store } from './store/store';
 import { visitsAnew } from './store/visits';
 

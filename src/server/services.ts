@@ -9,6 +9,7 @@ import { RecentMachines } from './recent';
 import { Rows } from './rows';
 import { type Database, type Patience, openDatabase } from './store/database';
 import { Lists } from './store/lists';
+import { MachineList } from './store/machineList';
 import { Standings } from './store/standings';
 import { Store } from './store/store';
 
@@ -46,7 +47,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     judging,
     rows,
     appending: new Appending(database, store, judging, rows, recent, clock),
-    board: new Board(store, new Lists(database.db), judging, clock),
+    board: new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock),
     photos: new Photos(attachmentsOf(url)),
     clock,
     close: async () => {

@@ -85,7 +85,7 @@ function Board() {
         {counts && counts.left > 0 && (
           <p role="status" className="mb-3 border-l-4 border-ochre pl-3">
             {counts.left.toLocaleString('en-US')} machines are still being judged for today. What stands here
-            is right; what they ask for may be lacking yet.
+            is right; what they ask for may come yet.
           </p>
         )}
         <CannotBeJudged pages={unjudged} />

@@ -1,5 +1,6 @@
 /** Choosing a site: from a list where there are few, by its name where there are many. */
 import { useDeferredValue, useId, useState } from 'react';
+import { ChevronDown } from 'lucide-react';
 import { useSite, useSites } from '../data/queries';
 import { inputShape } from './Field';
 import { Loaded } from './Page';
@@ -37,10 +38,11 @@ export function SiteChoice({
           id={id}
           type="button"
           aria-label={labelled ? undefined : label}
-          className={`${inputShape} cursor-pointer truncate text-left`}
+          className={`${inputShape} flex cursor-pointer items-center gap-2 text-left`}
           onClick={() => setPicking(true)}
         >
-          {chosen?.name ?? none ?? 'Choose'}
+          <span className="min-w-0 flex-1 truncate">{chosen?.name ?? none ?? 'Choose'}</span>
+          <ChevronDown aria-hidden="true" size={18} />
         </button>
       ) : (
         <select

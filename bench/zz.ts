@@ -1,2 +1,0 @@
-import { printGrowth } from './growth';
-await printGrowth();

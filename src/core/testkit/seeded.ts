@@ -1,0 +1,12 @@
+/** Chance that falls out the same each time, for tests and measurements. */
+
+/** A small seeded generator (mulberry32): the same seed gives the same story. */
+export function seeded(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
