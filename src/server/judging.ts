@@ -178,22 +178,10 @@ export class Judging {
     const kept = await this.standings.of(appliance.id);
     if (kept && kept.document !== null && (await this.isOfToday(appliance.id)))
       return { summary: kept.summary, document: kept.document };
-    const fold = async () =>
-      this.standingOf(appliance, site, await this.store.entriesBearingOn(appliance.id));
     // Answered without a write, so that a record is read whoever holds the database; kept when there is time.
-    const standing = await fold();
+    const standing = await this.standingOf(appliance, site, await this.store.entriesBearingOn(appliance.id));
     this.database
-      .write(async () => {
-        if (this.closed) return;
-        const now = await fold();
-        await this.database.batch(
-          [
-            ...(await this.put(now, site)).statements,
-            this.standings.keepDocument(appliance.id, JSON.stringify(recentStanding(now))),
-          ],
-          { derived: true },
-        );
-      }, true)
+      .write(() => this.keepDocument(appliance.id), true)
       .catch((error: unknown) => {
         if (!isBusy(error)) console.error(error);
       });
@@ -201,6 +189,21 @@ export class Judging {
       summary: JSON.stringify(summaryOf(standing)),
       document: JSON.stringify(recentStanding(standing)),
     };
+  }
+
+  /** Folds a machine as it is now, whatever it was when somebody asked, and keeps its whole standing. */
+  private async keepDocument(id: string): Promise<void> {
+    const appliance = this.closed ? null : await this.store.appliance(id);
+    const site = appliance && (await this.store.site(appliance.siteId));
+    if (!appliance || !site) return;
+    const standing = await this.standingOf(appliance, site, await this.store.entriesBearingOn(id));
+    await this.database.batch(
+      [
+        ...(await this.put(standing, site)).statements,
+        this.standings.keepDocument(id, JSON.stringify(recentStanding(standing))),
+      ],
+      { derived: true },
+    );
   }
 
   /** Counts anew what is due at these sites. */
