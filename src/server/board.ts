@@ -189,7 +189,7 @@ export class Board {
   }
 }
 
-function machineRow(row: Omit<ListedMachine, 'place'>): AnswerOf<'machines'>['rows'][number] {
+function machineRow(row: ListedMachine): AnswerOf<'machines'>['rows'][number] {
   const site = read<Site>(row.site);
   const summary = read<MachineSummary>(row.summary);
   return {

@@ -147,6 +147,27 @@ it('what another engine judged is judged anew, and what nobody judged yet stands
   expect([...all.values()].filter((each) => each.state === 'healthy')).toEqual([]);
 });
 
+it('a machine that is put right while its page is read is kept as it is now', async () => {
+  nowMs += 86_400_000;
+  const read = Promise.all(Array.from({ length: 4 }, () => standingOf('m6')));
+  await company.services.rows.change(
+    [
+      {
+        table: 'appliances',
+        id: 'm6',
+        row: machine('m6', 's1', { name: 'Renamed', category: 'comfortCooling' }),
+      },
+    ],
+    { by: 'p', why: 'was wrong' },
+  );
+  await read;
+  await company.services.judging.startOver();
+  await company.services.database.write(() => Promise.resolve(), true);
+  const found = await company.services.board.machines(ENDPOINTS.machines.query.parse({ text: 'renamed' }));
+  // 10 % of 100 lb is the limit of comfort cooling.
+  expect(found.rows.map(({ summary }) => summary.rod.limit && summary.rod.thresholdPercent)).toEqual([10]);
+});
+
 it('notes that no rule reads leave the standing as it is, and the first one of a new day brings it up to date', async () => {
   const { appending, standings } = company.services;
   const note = (id: string) =>

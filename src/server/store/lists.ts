@@ -1,41 +1,40 @@
 /** Pages of duties, trips, sites, bottles and visits, each by an index of its order. Knows columns, no rules. */
-import { and, asc, desc, eq, gt, lte, sql } from 'drizzle-orm';
+import { and, eq, gt, lte, sql } from 'drizzle-orm';
 import type { Tables } from './database';
 import { searchQuestion } from './keys';
-import { beyond, inOrderOf, pageOf, readPlace } from './pages';
+import { paged } from './pages';
 import * as t from './schema';
 
 export class Lists {
   constructor(private readonly db: Tables) {}
 
   async duties({ site, until }: { site: string | null; until: string }, after: string | null, limit: number) {
-    const order = [t.duties.due, t.duties.applianceId, t.duties.kind];
-    const place = readPlace(after, order.length);
-    const rows = await this.db
-      .select({
-        applianceId: t.duties.applianceId,
-        due: t.duties.due,
-        kind: t.duties.kind,
-        document: t.duties.document,
-        stamp: t.standings.stamp,
-        summary: t.standings.summary,
-        appliance: t.appliances.document,
-        site: t.sites.document,
-      })
-      .from(t.duties)
-      .innerJoin(t.standings, eq(t.standings.applianceId, t.duties.applianceId))
-      .innerJoin(t.appliances, eq(t.appliances.id, t.duties.applianceId))
-      .innerJoin(t.sites, eq(t.sites.id, t.duties.siteId))
-      .where(
-        and(
-          site === null ? undefined : eq(t.duties.siteId, site),
-          lte(t.duties.due, until),
-          place ? beyond(order, place, false) : undefined,
-        ),
-      )
-      .orderBy(inOrderOf(order, false))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.due, row.applianceId, row.kind]);
+    return paged(
+      [t.duties.due, t.duties.applianceId, t.duties.kind],
+      { after, limit },
+      (part) =>
+        this.db
+          .select({
+            applianceId: t.duties.applianceId,
+            due: t.duties.due,
+            kind: t.duties.kind,
+            document: t.duties.document,
+            stamp: t.standings.stamp,
+            summary: t.standings.summary,
+            appliance: t.appliances.document,
+            site: t.sites.document,
+          })
+          .from(t.duties)
+          .innerJoin(t.standings, eq(t.standings.applianceId, t.duties.applianceId))
+          .innerJoin(t.appliances, eq(t.appliances.id, t.duties.applianceId))
+          .innerJoin(t.sites, eq(t.sites.id, t.duties.siteId))
+          .where(
+            and(site === null ? undefined : eq(t.duties.siteId, site), lte(t.duties.due, until), part.beyond),
+          )
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.due, row.applianceId, row.kind],
+    );
   }
 
   /** Duties by day, at a site or in every time zone; `scope` begins with `site ` or `zone `. */
@@ -59,80 +58,79 @@ export class Lists {
 
   /** Sites with something late or due within a month, the latest first. */
   async trips(after: string | null, limit: number) {
-    const order = [t.trips.late, t.trips.due, t.trips.siteId];
-    const place = readPlace(after, order.length);
-    const rows = await this.db
-      .select({ siteId: t.trips.siteId, late: t.trips.late, due: t.trips.due, site: t.sites.document })
-      .from(t.trips)
-      .innerJoin(t.sites, eq(t.sites.id, t.trips.siteId))
-      .where(and(gt(t.trips.due, 0), place ? beyond(order, place, true) : undefined))
-      .orderBy(inOrderOf(order, true))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.late, row.due, row.siteId]);
+    return paged(
+      [t.trips.late, t.trips.due, t.trips.siteId],
+      { after, limit, descending: true },
+      (part) =>
+        this.db
+          .select({ siteId: t.trips.siteId, late: t.trips.late, due: t.trips.due, site: t.sites.document })
+          .from(t.trips)
+          .innerJoin(t.sites, eq(t.sites.id, t.trips.siteId))
+          .where(and(gt(t.trips.due, 0), part.beyond))
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.late, row.due, row.siteId],
+    );
   }
 
   /** The ground of forecasts, machine by machine. */
   async leaking(site: string | null, after: string | null, limit: number) {
-    const order = [t.standings.number];
-    const place = readPlace(after, order.length);
-    const rows = await this.db
-      .select({
-        applianceId: t.standings.applianceId,
-        number: t.standings.number,
-        stamp: t.standings.stamp,
-        leaking: t.standings.leaking,
-        appliance: t.appliances.document,
-        site: t.sites.document,
-      })
-      .from(t.standings)
-      .innerJoin(t.appliances, eq(t.appliances.id, t.standings.applianceId))
-      .innerJoin(t.sites, eq(t.sites.id, t.standings.siteId))
-      .where(
-        and(
-          site === null ? undefined : eq(t.standings.siteId, site),
-          place ? beyond(order, place, false) : undefined,
-        ),
-      )
-      .orderBy(asc(t.standings.number))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.number]);
+    return paged(
+      [t.standings.number],
+      { after, limit },
+      (part) =>
+        this.db
+          .select({
+            applianceId: t.standings.applianceId,
+            number: t.standings.number,
+            stamp: t.standings.stamp,
+            leaking: t.standings.leaking,
+            appliance: t.appliances.document,
+            site: t.sites.document,
+          })
+          .from(t.standings)
+          .innerJoin(t.appliances, eq(t.appliances.id, t.standings.applianceId))
+          .innerJoin(t.sites, eq(t.sites.id, t.standings.siteId))
+          .where(and(site === null ? undefined : eq(t.standings.siteId, site), part.beyond))
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.number],
+    );
   }
 
   /** Sites by name, narrowed by words that stand in it. */
   async sites(text: string, after: string | null, limit: number) {
-    const order = [t.sites.nameKey, t.sites.id];
-    const place = readPlace(after, order.length);
     const words = text.trim().toLocaleLowerCase('und').split(/\s+/).filter(Boolean);
-    const rows = await this.db
-      .select()
-      .from(t.sites)
-      .where(
-        and(
-          ...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`),
-          place ? beyond(order, place, false) : undefined,
-        ),
-      )
-      .orderBy(inOrderOf(order, false))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.nameKey, row.id]);
+    return paged(
+      [t.sites.nameKey, t.sites.id],
+      { after, limit },
+      (part) =>
+        this.db
+          .select()
+          .from(t.sites)
+          .where(and(...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`), part.beyond))
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.nameKey, row.id],
+    );
   }
 
   /** Bottles by refrigerant and serial, of one refrigerant or of all. */
   async cylinders(refrigerant: string | null, after: string | null, limit: number) {
-    const order = [t.cylinders.refrigerant, t.cylinders.nameKey, t.cylinders.id];
-    const place = readPlace(after, order.length);
-    const rows = await this.db
-      .select()
-      .from(t.cylinders)
-      .where(
-        and(
-          refrigerant === null ? undefined : eq(t.cylinders.refrigerant, refrigerant),
-          place ? beyond(order, place, false) : undefined,
-        ),
-      )
-      .orderBy(inOrderOf(order, false))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.refrigerant, row.nameKey, row.id]);
+    return paged(
+      [t.cylinders.refrigerant, t.cylinders.nameKey, t.cylinders.id],
+      { after, limit },
+      (part) =>
+        this.db
+          .select()
+          .from(t.cylinders)
+          .where(
+            and(refrigerant === null ? undefined : eq(t.cylinders.refrigerant, refrigerant), part.beyond),
+          )
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.refrigerant, row.nameKey, row.id],
+    );
   }
 
   /** Visits to machines, the last written first; narrowed by words of machine and site, by machine, or to one visit. */
@@ -141,37 +139,40 @@ export class Lists {
     after: string | null,
     limit: number,
   ) {
-    const order = [t.visits.last, t.visits.applianceId];
-    const place = readPlace(after, order.length);
     const asked = searchQuestion(text);
-    const rows = await this.db
-      .select({
-        visitId: t.visits.visitId,
-        applianceId: t.visits.applianceId,
-        from: t.visits.from,
-        to: t.visits.to,
-        entries: t.visits.entries,
-        handedOver: t.visits.handedOver,
-        by: t.visits.by,
-        last: t.visits.last,
-        appliance: t.appliances.document,
-        site: t.sites.document,
-      })
-      .from(t.visits)
-      .innerJoin(t.appliances, eq(t.appliances.id, t.visits.applianceId))
-      .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
-      .where(
-        and(
-          applianceId === null ? undefined : eq(t.visits.applianceId, applianceId),
-          visitId === null ? undefined : eq(t.visits.visitId, visitId),
-          asked === null
-            ? undefined
-            : sql`${t.visits.applianceId} in (select appliance_id from standings where number in (select rowid from machine_words where machine_words match ${asked}))`,
-          place ? beyond(order, place, true) : undefined,
-        ),
-      )
-      .orderBy(desc(t.visits.last), desc(t.visits.applianceId))
-      .limit(limit + 1);
-    return pageOf(rows, limit, (row) => [row.last, row.applianceId]);
+    return paged(
+      [t.visits.last, t.visits.applianceId],
+      { after, limit, descending: true },
+      (part) =>
+        this.db
+          .select({
+            visitId: t.visits.visitId,
+            applianceId: t.visits.applianceId,
+            from: t.visits.from,
+            to: t.visits.to,
+            entries: t.visits.entries,
+            handedOver: t.visits.handedOver,
+            by: t.visits.by,
+            last: t.visits.last,
+            appliance: t.appliances.document,
+            site: t.sites.document,
+          })
+          .from(t.visits)
+          .innerJoin(t.appliances, eq(t.appliances.id, t.visits.applianceId))
+          .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
+          .where(
+            and(
+              applianceId === null ? undefined : eq(t.visits.applianceId, applianceId),
+              visitId === null ? undefined : eq(t.visits.visitId, visitId),
+              asked === null
+                ? undefined
+                : sql`${t.visits.applianceId} in (select appliance_id from standings where number in (select rowid from machine_words where machine_words match ${asked}))`,
+              part.beyond,
+            ),
+          )
+          .orderBy(part.order)
+          .limit(part.limit),
+      (row) => [row.last, row.applianceId],
+    );
   }
 }

@@ -4,7 +4,7 @@ import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { MachineSort } from '../../contract/api';
 import type { Tables } from './database';
 import { searchQuestion, wordsOf } from './keys';
-import { type Page, type Place, beyond, inOrderOf, pageOf, readPlace } from './pages';
+import { type Page, paged } from './pages';
 import * as t from './schema';
 
 /** Ends in what no two machines share. */
@@ -35,7 +35,6 @@ export interface ListedMachine {
   summary: string;
   appliance: string;
   site: string;
-  place: Place;
 }
 
 export interface MachineCount {
@@ -62,34 +61,28 @@ export class MachineList {
     }: { sort: MachineSort; descending: boolean; after: string | null; limit: number },
   ): Promise<Page<ListedMachine> & MachineCount> {
     const order: readonly SQLiteColumn[] = MACHINE_ORDERS[sort];
-    const place = readPlace(after, order.length);
     const found = (await this.isFoundOften(filter.text)) ? 'many' : 'few';
     const counted = await this.countMachines(filter, found);
     const walked = sort !== 'state' && (counted.more || counted.count > COUNTED);
-    // First which ones, by narrow columns alone; then what they show.
-    const chosen = this.db
-      .select({ number: t.standings.number })
-      .from(t.standings)
-      .where(and(this.filtered(filter, found, walked), place ? beyond(order, place, descending) : undefined))
-      .orderBy(inOrderOf(order, descending))
-      .limit(limit + 1);
-    const rows = await this.selectMachines(inArray(t.standings.number, chosen)).orderBy(
-      inOrderOf(order, descending),
+    const page = await paged(
+      order,
+      { after, limit, descending },
+      (part) => {
+        // First which ones, by narrow columns alone; then what they show.
+        const chosen = this.db
+          .select({ number: t.standings.number })
+          .from(t.standings)
+          .where(and(this.filtered(filter, found, walked), part.beyond))
+          .orderBy(part.order)
+          .limit(part.limit);
+        return this.selectMachines(inArray(t.standings.number, chosen)).orderBy(part.order);
+      },
+      ({ columns }) => order.map(({ name }) => columns[name as keyof typeof columns]),
     );
-    return {
-      ...pageOf(
-        rows.map(({ columns, ...row }) => ({
-          ...row,
-          place: order.map((each) => columns[each.name as keyof typeof columns]),
-        })),
-        limit,
-        (row) => row.place,
-      ),
-      ...counted,
-    };
+    return { ...page, ...counted };
   }
 
-  async byId(ids: readonly string[]): Promise<Omit<ListedMachine, 'place'>[]> {
+  async byId(ids: readonly string[]): Promise<ListedMachine[]> {
     return this.selectMachines(inArray(t.standings.applianceId, [...ids]));
   }
 

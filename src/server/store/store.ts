@@ -57,32 +57,21 @@ export class Store extends SealedStore {
     return rows.map((row) => row.id);
   }
 
-  async spacesById(ids: readonly string[]): Promise<Space[]> {
+  private async byIds<Row>(table: 'spaces' | 'sites' | 'cylinders', ids: readonly string[]): Promise<Row[]> {
+    const stored = t[table];
     return parsed(
       await this.db
-        .select()
-        .from(t.spaces)
-        .where(inArray(t.spaces.id, [...ids])),
+        .select({ document: stored.document })
+        .from(stored)
+        .where(inArray(stored.id, [...ids])),
     );
   }
 
-  async sitesById(ids: readonly string[]): Promise<Site[]> {
-    return parsed(
-      await this.db
-        .select()
-        .from(t.sites)
-        .where(inArray(t.sites.id, [...ids])),
-    );
-  }
+  spacesById = (ids: readonly string[]) => this.byIds<Space>('spaces', ids);
 
-  async cylindersById(ids: readonly string[]): Promise<Cylinder[]> {
-    return parsed(
-      await this.db
-        .select()
-        .from(t.cylinders)
-        .where(inArray(t.cylinders.id, [...ids])),
-    );
-  }
+  sitesById = (ids: readonly string[]) => this.byIds<Site>('sites', ids);
+
+  cylindersById = (ids: readonly string[]) => this.byIds<Cylinder>('cylinders', ids);
 
   /** Another row of this table with this name (of a site's machines: at that site), or null. */
   async namesake(

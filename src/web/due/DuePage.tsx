@@ -62,6 +62,9 @@ export function DuePage() {
   );
 }
 
+/** On a narrow screen trips and the rest stand below the list: it must end for them to be reached. */
+const asideIsBeside = window.matchMedia('(min-width: 80rem)').matches;
+
 function Board() {
   const [params, setParams] = useSearchParams();
   const site = params.get('site');
@@ -89,7 +92,7 @@ function Board() {
           </p>
         )}
         <CannotBeJudged pages={unjudged} />
-        <LoadedPages pages={due} more="Show what is due later" itself>
+        <LoadedPages pages={due} more="Show what is due later" itself={asideIsBeside}>
           {(rows) =>
             rows.length > 0 ? (
               <Groups rows={rows} counts={counts?.groups} />
