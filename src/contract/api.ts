@@ -124,7 +124,7 @@ export const machinesQuery = z.object({
   sort: z.enum(MACHINE_SORTS).default('state'),
   descending: flag,
   after: place,
-  limit: limitOf(50, 200),
+  limit: limitOf(40, 200),
   /** several, with commas between them: these, whatever else is asked, retired ones too */
   ids: z.string().optional(),
 });
@@ -187,7 +187,7 @@ export const dueRow = z.object({
   rod: z.custom<Rod>((value) => typeof value === 'object' && value !== null),
 });
 export type DueRow = z.infer<typeof dueRow>;
-export const dueQuery = z.object({ site: id.optional(), after: place, limit: limitOf(40, 100) });
+export const dueQuery = z.object({ site: id.optional(), after: place, limit: limitOf(30, 100) });
 /** The next page of duties, by their day. */
 export const dueAnswer = pageOf(dueRow);
 

@@ -26,7 +26,7 @@ export interface GivenMachine {
   dead: readonly string[];
 }
 
-export type ToThread = { given: GivenMachine[] } | { given: null } | 'stored';
+export type ToThread = { given: GivenMachine[] } | { given: null } | 'stored' | 'stop';
 export type FromThread = { judged: Judged[] } | { done: true };
 
 /** So many lots may wait to be stored. */
@@ -58,9 +58,12 @@ export function startJudgeThread(task: JudgeTask): JudgeThread {
     failed = error;
     wake();
   });
-  worker.on('exit', () => {
-    if (!failed) waiting.push({ done: true });
-    wake();
+  const exited = new Promise<void>((resolve) => {
+    worker.on('exit', () => {
+      if (!failed) waiting.push({ done: true });
+      wake();
+      resolve();
+    });
   });
   const post = (message: ToThread) => worker.postMessage(message);
   return {
@@ -86,7 +89,9 @@ export function startJudgeThread(task: JudgeTask): JudgeThread {
           else await new Promise<void>((resolve) => (wake = resolve));
         }
       } finally {
-        await worker.terminate();
+        // It ends by itself: a thread that is cut off within the driver may take the process with it.
+        post('stop');
+        await exited;
       }
     },
   };

@@ -23,10 +23,12 @@ if (!port) throw new Error('This runs in a thread.');
 
 const given: GivenMachine[] = [];
 let allGiven = false;
+let stopped = false;
 let ahead = 0;
 let wake: () => void = () => undefined;
 port.on('message', (message: ToThread) => {
   if (message === 'stored') ahead -= 1;
+  else if (message === 'stop') stopped = true;
   else if (message.given) given.push(...message.given);
   else allGiven = true;
   wake();
@@ -34,7 +36,7 @@ port.on('message', (message: ToThread) => {
 const something = () => new Promise<void>((resolve) => (wake = resolve));
 
 async function hand(judged: Judged[]): Promise<void> {
-  while (ahead >= LOTS_AHEAD) await something();
+  while (ahead >= LOTS_AHEAD && !stopped) await something();
   ahead += 1;
   port?.postMessage({ judged } satisfies FromThread);
 }
@@ -45,11 +47,11 @@ function judged(appliance: Appliance, site: Site, bearing: Entry[], dead?: Reado
 }
 
 async function judgeStale(stamps: readonly string[]): Promise<void> {
-  const db = openReading(task.url);
+  const { db, close } = openReading(task.url);
   const store = new Store(db);
   const standings = new Standings(db);
   for (const stamp of stamps) {
-    for (let after = 0; ;) {
+    for (let after = 0; !stopped;) {
       const page = await standings.stamped(stamp, after, MACHINES_OF_A_LOT);
       const last = page.at(-1);
       if (!last) break;
@@ -62,10 +64,11 @@ async function judgeStale(stamps: readonly string[]): Promise<void> {
       await hand(lot);
     }
   }
+  close();
 }
 
 async function judgeGiven(): Promise<void> {
-  for (;;) {
+  while (!stopped) {
     const machines = given.splice(0, MACHINES_OF_A_LOT);
     if (machines.length > 0)
       await hand(

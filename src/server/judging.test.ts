@@ -34,10 +34,10 @@ const summaries = async (): Promise<Map<string, MachineSummary>> => {
 };
 const stamps = () => company.services.standings.stamps();
 const standingOf = async (id: string): Promise<ApplianceStanding> => {
-  const appliance = await company.services.store.appliance(id);
-  const at = appliance && (await company.services.store.site(appliance.siteId));
-  if (!appliance || !at) throw new Error(`There is no ${id}.`);
-  return JSON.parse((await company.services.judging.documentOf(appliance, at)).document) as ApplianceStanding;
+  const placed = await company.services.store.placed(id);
+  if (!placed) throw new Error(`There is no ${id}.`);
+  const { document } = await company.services.judging.documentOf(placed.appliance, placed.site);
+  return JSON.parse(document) as ApplianceStanding;
 };
 
 describe('when the day turns', () => {

@@ -158,9 +158,9 @@ export class Judging {
     await this.database.write(async () => {
       const statements: Statement[] = [];
       for (const id of ids) {
-        const appliance = await this.store.appliance(id);
-        const site = appliance && (await this.store.site(appliance.siteId));
-        if (!appliance || !site) continue;
+        const placed = await this.store.placed(id);
+        if (!placed) continue;
+        const { appliance, site } = placed;
         const standing = await this.standingOf(appliance, site, await this.store.entriesBearingOn(id));
         statements.push(...(await this.put(standing, site)).statements);
       }
@@ -193,9 +193,9 @@ export class Judging {
 
   /** Folds a machine as it is now, whatever it was when somebody asked, and keeps its whole standing. */
   private async keepDocument(id: string): Promise<void> {
-    const appliance = this.closed ? null : await this.store.appliance(id);
-    const site = appliance && (await this.store.site(appliance.siteId));
-    if (!appliance || !site) return;
+    const placed = this.closed ? null : await this.store.placed(id);
+    if (!placed) return;
+    const { appliance, site } = placed;
     const standing = await this.standingOf(appliance, site, await this.store.entriesBearingOn(id));
     await this.database.batch(
       [

@@ -33,10 +33,11 @@ export class RequestMachines {
   isKnown = (id: string): boolean => id === this.adding?.id || this.recent.get(id) !== null;
 
   private async readRow(id: string): Promise<{ appliance: Appliance; site: Site }> {
-    const appliance = id === this.adding?.id ? this.adding : await this.store.appliance(id);
-    const site = appliance && (await this.store.site(appliance.siteId));
-    if (!appliance || !site) throw notFound('machine');
-    return { appliance, site };
+    const { adding } = this;
+    const site = id === adding?.id ? await this.store.site(adding.siteId) : null;
+    const placed = adding && site ? { appliance: adding, site } : await this.store.placed(id);
+    if (!placed) throw notFound('machine');
+    return placed;
   }
 
   /** After the entries are stored: the machines whose records were read go on with them. */

@@ -134,9 +134,8 @@ export class Rows {
       await this.database.batch(unnamed.map(({ table, id, row }) => this.store.putRow(table, id, row)));
       const statements: Statement[] = [];
       for (const id of await this.standings.unplaced()) {
-        const appliance = await this.store.appliance(id);
-        const site = appliance && (await this.store.site(appliance.siteId));
-        if (appliance && site) statements.push(...this.judging.placed(appliance, site));
+        const placed = await this.store.placed(id);
+        if (placed) statements.push(...this.judging.placed(placed.appliance, placed.site));
       }
       await this.database.batch(statements);
     });

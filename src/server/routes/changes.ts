@@ -11,12 +11,11 @@ const CHANGES_OF_A_PAGE = 50;
 async function machinesOf(store: Store, ids: readonly string[]) {
   const machines = new Map<string, Pick<Change, 'machineName' | 'siteName' | 'massSystem' | 'leaks'>>();
   for (const id of new Set(ids)) {
-    const appliance = await store.appliance(id);
-    const site = appliance && (await store.site(appliance.siteId));
+    const placed = await store.placed(id);
     machines.set(id, {
-      machineName: appliance?.name ?? '',
-      siteName: site?.name ?? '',
-      massSystem: massSystemOf(site ?? { packs: [] }),
+      machineName: placed?.appliance.name ?? '',
+      siteName: placed?.site.name ?? '',
+      massSystem: massSystemOf(placed?.site ?? { packs: [] }),
       leaks: Object.fromEntries(leakLabels(await store.entriesBearingOn(id))),
     });
   }

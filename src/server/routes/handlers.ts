@@ -33,9 +33,9 @@ export function handlers(services: Services): Handlers {
     cylinders: ({ query }) => board.cylinders(query),
     machines: ({ query }) => board.machines(query),
     machine: async ({ parts }) => {
-      const appliance = await store.appliance(parts.id);
-      const site = appliance && (await store.site(appliance.siteId));
-      if (!appliance || !site) throw notFound('machine');
+      const placed = await store.placed(parts.id);
+      if (!placed) throw notFound('machine');
+      const { appliance, site } = placed;
       const judged = await judging.documentOf(appliance, site);
       return {
         appliance,

@@ -85,7 +85,10 @@ export const connect = (url: string, patience: Patience = PATIENCE): Client =>
   createClient({ url, timeout: patience.sliceMs });
 
 /** For a thread that only reads. */
-export const openReading = (url: string): Tables => drizzle(connect(url), { schema });
+export function openReading(url: string): Pick<Database, 'db'> & { close: () => void } {
+  const client = connect(url);
+  return { db: drizzle(client, { schema }), close: () => client.close() };
+}
 
 /** `url`: `file:data/green-abacus.db` or a libSQL server. */
 export async function openDatabase(url: string, patience: Patience = PATIENCE): Promise<Database> {

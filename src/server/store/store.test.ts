@@ -63,10 +63,9 @@ afterEach(async () => {
 });
 
 const standing = async (id: string) => {
-  const appliance = await services.store.appliance(id);
-  const site = appliance && (await services.store.site(appliance.siteId));
-  if (!appliance || !site) return null;
-  const { document } = await services.judging.documentOf(appliance, site);
+  const placed = await services.store.placed(id);
+  if (!placed) return null;
+  const { document } = await services.judging.documentOf(placed.appliance, placed.site);
   return JSON.parse(document) as ApplianceStanding;
 };
 const chain = async () => {

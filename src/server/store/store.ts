@@ -12,6 +12,7 @@ import { SealedStore, json, parsed } from './sealedStore';
 
 export class Store extends SealedStore {
   private readonly entriesQuery;
+  private readonly placedQuery;
 
   constructor(db: Tables) {
     super(db);
@@ -19,6 +20,12 @@ export class Store extends SealedStore {
       .select({ document: t.entries.document })
       .from(t.entries)
       .where(sql`${t.entries.id} in (select value from json_each(${sql.placeholder('ids')}))`)
+      .prepare();
+    this.placedQuery = db
+      .select({ appliance: t.appliances.document, site: t.sites.document })
+      .from(t.appliances)
+      .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
+      .where(eq(t.appliances.id, sql.placeholder('id')))
       .prepare();
   }
 
@@ -93,6 +100,14 @@ export class Store extends SealedStore {
       )
       .limit(1);
     return rows[0]?.id ?? null;
+  }
+
+  /** A machine with the site where it stands, or null. */
+  async placed(id: string): Promise<{ appliance: Appliance; site: Site } | null> {
+    const row = await this.placedQuery.get({ id });
+    return row
+      ? { appliance: JSON.parse(row.appliance) as Appliance, site: JSON.parse(row.site) as Site }
+      : null;
   }
 
   /** Those of the ids that are machines. */
