@@ -15,6 +15,11 @@ import { NoPlace } from './store/pages';
 
 const BODY_LIMIT = '4mb';
 const SERVER_FAULT = 500;
+const LAYER_WORDS: Record<number, string> = {
+  400: 'The request cannot be read: its address, its headers or its body is malformed',
+  404: 'There is nothing at this address',
+  415: 'The body has a type, an encoding or a charset that is not taken here; send JSON in UTF-8',
+};
 
 /** What Express and its parsers say, in our words. */
 function layerProblem(error: unknown): HttpProblem | null {
@@ -26,7 +31,8 @@ function layerProblem(error: unknown): HttpProblem | null {
       'That is too large to be taken; nothing was written. Send a smaller photo, or fewer entries.',
     );
   if (status === undefined || status < 400 || status >= SERVER_FAULT) return null;
-  return refused(status, `${STATUS_CODES[status] ?? 'Refused'}: ${error.message}. Nothing was written.`);
+  // Not what the layer says of it: that may name files of this machine.
+  return refused(status, `${LAYER_WORDS[status] ?? STATUS_CODES[status] ?? 'Refused'}. Nothing was written.`);
 }
 
 function problemOf(error: unknown, services: Services): HttpProblem | null {

@@ -68,7 +68,8 @@ describe('refusals of the HTTP layer', () => {
       'application/problem+json; charset=utf-8',
       status,
     ]);
-    expect(answer.problem.title).not.toBe('');
+    expect(answer.problem.title).toMatch(/^[A-Z].{15,}/);
+    expect(answer.problem.title).not.toMatch(/\/|Error|ENO/);
     expect(JSON.stringify(answer.problem).includes('is no JSON')).toBe(status === 422);
   });
 
