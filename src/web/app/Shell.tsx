@@ -84,7 +84,13 @@ export function Shell() {
         </button>
       </nav>
       <Mishap key={pathname}>
-        <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
+        <Suspense
+          fallback={
+            <main aria-busy="true" className="min-h-screen px-7 py-6 text-soft">
+              Opening…
+            </main>
+          }
+        >
           <Outlet />
         </Suspense>
         <Suspense>
