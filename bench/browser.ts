@@ -1,5 +1,6 @@
 /** What somebody waits for in the browser: the first rows, a search, a filter, a machine. */
 import { chromium } from '@playwright/test';
+import { median } from './measure';
 
 const RUNS = 5;
 
@@ -55,7 +56,5 @@ export async function browse(origin: string): Promise<Map<string, number>> {
   } finally {
     await browser.close();
   }
-  return new Map(
-    [...times].map(([name, each]) => [name, each.sort((a, b) => a - b)[Math.floor(each.length / 2)] ?? NaN]),
-  );
+  return new Map([...times].map(([name, each]) => [name, median(each)]));
 }

@@ -255,6 +255,11 @@ export class Judging {
     await this.turnOver();
   }
 
+  /** The same where nobody waits for it; what goes wrong is said in the log. */
+  startOverBehind(): void {
+    this.startOver().catch((error: unknown) => console.error(error));
+  }
+
   /** Judges all that is stale in the background, once at a time however many ask. Resolves when nothing is left. */
   turnOver(): Promise<void> {
     if (this.turning) return this.turning;

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { createApp } from './app';
 import { systemClock } from './clock';
 import { openServices } from './services';
+import { PATIENCE } from './store/database';
 
 const HOST = '127.0.0.1';
 const TURN_EVERY_MS = 60_000;
@@ -10,12 +11,9 @@ const port = Number(process.env['PORT'] ?? 4400);
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
 
 /** How long a write waits for another program that holds the database, such as a backup. */
-const patienceMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? 5000);
+const totalMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? PATIENCE.totalMs);
 
-const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), {
-  sliceMs: 100,
-  totalMs: patienceMs,
-});
+const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), { ...PATIENCE, totalMs });
 const turnOver = () => {
   services.judging.turnOver().catch((problem: unknown) => console.error(problem));
 };

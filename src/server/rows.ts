@@ -86,7 +86,7 @@ export class Rows {
       }),
     );
     // Machines of a site follow in the background; what is asked for meanwhile is judged when it is asked for.
-    this.judging.startOver().catch((error: unknown) => console.error(error));
+    this.judging.startOverBehind();
     return { revisions: done.revisions, machines: machines.map(({ id }) => id) };
   }
 
@@ -109,7 +109,7 @@ export class Rows {
       await this.database.batch([this.store.insertAmendment(amendment, recordedAt), ...sealed.statements]);
       this.judging.forgetPacks();
     });
-    this.judging.startOver().catch((error: unknown) => console.error(error));
+    this.judging.startOverBehind();
     return amendment;
   }
 

@@ -58,7 +58,7 @@ export interface Patience {
   totalMs: number;
 }
 
-const PATIENCE: Patience = { sliceMs: 100, totalMs: 5000 };
+export const PATIENCE: Patience = { sliceMs: 100, totalMs: 5000 };
 const PAUSE_MS = 50;
 const CACHE_KIB = 65_536;
 const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), 'migrations');

@@ -1,7 +1,7 @@
 /** Pages of duties, trips, sites, bottles and visits, each by an index of its order. Knows columns, no rules. */
 import { and, eq, gt, lte, sql } from 'drizzle-orm';
 import type { Tables } from './database';
-import { searchQuestion } from './keys';
+import { nameKey, searchQuestion } from './keys';
 import { paged } from './pages';
 import * as t from './schema';
 
@@ -100,7 +100,7 @@ export class Lists {
 
   /** Sites by name, narrowed by words that stand in it. */
   async sites(text: string, after: string | null, limit: number) {
-    const words = text.trim().toLocaleLowerCase('und').split(/\s+/).filter(Boolean);
+    const words = nameKey(text).split(/\s+/).filter(Boolean);
     return paged(
       [t.sites.nameKey, t.sites.id],
       { after, limit },
