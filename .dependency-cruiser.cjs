@@ -1,65 +1,47 @@
-/* The rooms of the house and which way imports may go: only downwards. See docs/decisions/0001. */
-const below = {
-  quantity: ['quantity'],
-  refrigerant: ['quantity', 'refrigerant'],
-  logbook: ['quantity', 'refrigerant', 'logbook'],
-  rules: ['quantity', 'refrigerant', 'logbook', 'rules'],
-  bench: ['quantity', 'refrigerant', 'bench'],
-  judge: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge'],
-  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge', 'visit'],
-};
-const coreRules = Object.entries(below).map(([room, allowed]) => ({
-  name: `core-${room}-imports-downwards`,
-  severity: 'error',
-  from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: '^src/core/', pathNot: `^src/core/(${allowed.join('|')}|result\\.ts)` },
-}));
+/* Which way imports may go: only downwards, as `rooms.cjs` says. */
+const { core, house, web } = require('./rooms.cjs');
+
+const TEST = '\\.(test|testkit)\\.tsx?$';
+const forbid = (name, from, to) => ({ name, severity: 'error', from, to });
+
+/** A room imports itself and the rooms that it is given; tests may look further. */
+const rulesOf = (place, rooms, besides = '') =>
+  Object.entries(rooms).map(([room, given]) =>
+    forbid(
+      `${place}/${room}-imports-downwards`,
+      { path: `^${place}/${room}/`, pathNot: TEST },
+      { path: `^${place}/`, pathNot: `^${place}/(${[...new Set([room, ...given])].join('|')})/${besides}` },
+    ),
+  );
+
 module.exports = {
   forbidden: [
-    ...coreRules,
-    {
-      name: 'core-stands-alone',
-      severity: 'error',
-      from: { path: '^src/core/' },
-      to: { path: '^src/(?!core/)' },
-    },
-    {
-      name: 'core-has-no-interface-or-database',
-      severity: 'error',
-      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
-      to: { path: 'node_modules/(react|express|drizzle-orm|@libsql|recharts)|^(fs|path|os|http)$' },
-    },
-    {
-      name: 'contract-imports-core-only',
-      severity: 'error',
-      from: { path: '^src/contract/' },
-      to: { path: '^src/(server|web|demo|cli)/' },
-    },
-    {
-      name: 'web-never-imports-server',
-      severity: 'error',
-      from: { path: '^src/web/' },
-      to: { path: '^src/(server|demo|cli)/' },
-    },
-    {
-      name: 'server-never-imports-web',
-      severity: 'error',
-      from: { path: '^src/server/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^src/(web|demo|cli)/' },
-    },
-    {
-      name: 'testkit-is-for-tests',
-      severity: 'error',
-      from: { path: '^src/', pathNot: '\\.test\\.tsx?$|^src/core/testkit/' },
-      to: { path: '^src/core/testkit/' },
-    },
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    {
-      name: 'no-test-imports',
-      severity: 'error',
-      from: { pathNot: '\\.test\\.tsx?$|^e2e/|^bench/' },
-      to: { path: '\\.test\\.tsx?$' },
-    },
+    ...rulesOf('src/core', core, '|^src/core/result\\.ts$'),
+    ...rulesOf('src', house),
+    ...rulesOf('src/web', web),
+    forbid('every-room-is-named', { path: '^src/', pathNot: `^src/(${Object.keys(house).join('|')})/` }, {}),
+    forbid(
+      'every-room-of-the-web-is-named',
+      { path: '^src/web/', pathNot: `^src/web/((${Object.keys(web).join('|')})/|main\\.tsx$)` },
+      {},
+    ),
+    forbid(
+      'core-has-no-interface-or-database',
+      { path: '^src/core/', pathNot: TEST },
+      { path: 'node_modules/(react|express|drizzle-orm|@libsql|recharts)|^(fs|path|os|http)$' },
+    ),
+    forbid(
+      'words-and-records-have-no-interface',
+      { path: '^src/(words|record)/', pathNot: TEST },
+      { path: 'node_modules/(react|express|drizzle-orm|@libsql|recharts)|^(fs|path|os|http)$' },
+    ),
+    forbid(
+      'testkit-is-for-tests',
+      { path: '^src/', pathNot: '\\.test\\.tsx?$|^src/core/testkit/' },
+      { path: '^src/core/testkit/' },
+    ),
+    forbid('no-cycles', {}, { circular: true }),
+    forbid('no-test-imports', { pathNot: '\\.test\\.tsx?$|^e2e/|^bench/' }, { path: '\\.test\\.tsx?$' }),
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -4,13 +4,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { DuePage } from '../due/DuePage';
-import { NotFound } from './NotFound';
+import { NotFound } from '../parts/NotFound';
 import { Shell } from './Shell';
-import { WriterProvider } from './writer';
+import { WriterProvider } from '../data/writer';
 
 const MachinesPage = lazy(() => import('../machines/MachinesPage'));
 const MachinePage = lazy(() => import('../machine/MachinePage'));
-const BeforePage = lazy(() => import('../machine/BeforePage'));
+const BeforePage = lazy(() => import('../visit/before/BeforePage'));
 const RecordPage = lazy(() => import('../machine/RecordPage'));
 const CasePage = lazy(() => import('../cases/CasePage'));
 const SitePage = lazy(() => import('../site/SitePage'));

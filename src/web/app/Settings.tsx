@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choices } from '../parts/Choices';
 import { Sheet } from '../parts/Sheet';
-import { AddPerson } from './AddPerson';
+import { AddPerson } from '../forms/AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
-import { useWriter } from './writer';
+import { useWriter } from '../data/writer';
 
 export function Settings({ onClose }: { onClose: () => void }) {
   const { people, person, choose } = useWriter();

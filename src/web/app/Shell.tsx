@@ -12,16 +12,16 @@ import {
 } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
-import { useWriteSheet } from '../entries/useWriteSheet';
-import { useLogSheet } from '../gas/logSheet';
+import { useWriteSheet } from '../data/writeSheet';
+import { useLogSheet } from '../data/logSheet';
 import { useFetchedAhead } from './ahead';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
-import { useWriter } from './writer';
+import { useWriter } from '../data/writer';
 
-const LogGas = lazy(() => import('../gas/LogGas'));
-const WriteSheet = lazy(() => import('../entries/WriteSheet'));
+const LogGas = lazy(() => import('../forms/gas/LogGas'));
+const WriteSheet = lazy(() => import('../forms/WriteSheet'));
 
 const PLACES = [
   { to: '/due', words: 'Due', Icon: CalendarClock },

@@ -2,8 +2,8 @@
 import { useEffect } from 'react';
 
 const NEXT = [
-  () => import('../gas/LogGas'),
-  () => import('../entries/WriteSheet'),
+  () => import('../forms/gas/LogGas'),
+  () => import('../forms/WriteSheet'),
   () => import('../machine/MachinePage'),
   () => import('../machines/MachinesPage'),
   () => import('../visit/VisitsPage'),

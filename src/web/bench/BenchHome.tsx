@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { inputShape } from '../parts/Field';
 import { Empty, Page } from '../parts/Page';
-import { calculatorsWith } from './calculators';
-import { BenchUnits } from './parts/BenchUnits';
+import { calculatorsWith } from '../calculators/calculators';
+import { BenchUnits } from '../calculators/parts/BenchUnits';
 
 export default function BenchHome() {
   const [text, setText] = useState('');

@@ -1,10 +1,10 @@
 /** The routes of the bench. */
 import { Suspense } from 'react';
 import { Route, Routes, useParams } from 'react-router';
-import { NotFound } from '../app/NotFound';
+import { NotFound } from '../parts/NotFound';
 import BenchHome from './BenchHome';
-import { BenchSettingProvider } from './setting';
-import { TOOLS } from './tools';
+import { BenchSettingProvider } from '../calculators/setting';
+import { TOOLS } from '../calculators/tools';
 
 function Chosen() {
   const { slug = '' } = useParams();

@@ -5,15 +5,15 @@ import type { Cylinder } from '../../core/logbook/tables';
 import { dayOf } from '../../core/quantity/day';
 import { useBottleFlows, useBottlePages, useOwners, useToday } from '../data/queries';
 import { useTable } from '../data/useTable';
-import { bottleFlowWords } from '../machine/BottleList';
+import { bottleFlowWords } from '../panels/BottleList';
 import { Button } from '../parts/Button';
 import { Empty, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
-import { HistorySheet } from '../rows/RowHistory';
-import { RowSheet } from '../rows/RowSheet';
-import { PURPOSE_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
-import { massWords } from '../words/entry';
+import { HistorySheet } from '../forms/rows/RowHistory';
+import { RowSheet } from '../forms/rows/RowSheet';
+import { PURPOSE_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
+import { massWords } from '../../words/entry';
 
 export default function GasPage() {
   const bottles = useBottlePages();

@@ -3,9 +3,9 @@ import type { Category } from '../../core/logbook/fields';
 import { labelOf } from '../../core/logbook/leakLabels';
 import { spellOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
-import { type FormKind, FORMS } from '../entries/specs';
-import { useWriteSheet } from '../entries/useWriteSheet';
-import type { MachineView } from '../machine/machineView';
+import { type FormKind, FORMS } from '../../record/specs';
+import { useWriteSheet } from '../data/writeSheet';
+import type { MachineView } from '../data/machineView';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 

@@ -5,9 +5,9 @@ import { stateOf } from '../../core/rules/obligation';
 import type { Standing } from '../../core/rules/standing';
 import { Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';
-import { OBLIGATION_STATE_WORDS, OBLIGATION_WORDS } from '../words/codes';
-import { dayWords } from '../words/dates';
-import { whyWords } from '../words/why';
+import { OBLIGATION_STATE_WORDS, OBLIGATION_WORDS } from '../../words/codes';
+import { dayWords } from '../../words/dates';
+import { whyWords } from '../../words/why';
 import { dutiesOf } from './caseLane';
 
 export function CaseDuties({

@@ -1,12 +1,12 @@
 /** The lane itself: beads on an upright rod, filled where done, hollow where to do. */
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { stateOf } from '../../core/rules/obligation';
-import type { MachineView } from '../machine/machineView';
+import type { MachineView } from '../data/machineView';
 import { DutyMark } from '../parts/StateMark';
-import { CLOSED_WORDS, ENTRY_WORDS, OBLIGATION_WORDS } from '../words/codes';
-import { dayWords, untilWords } from '../words/dates';
-import { entryWords } from '../words/entry';
-import { whyWords } from '../words/why';
+import { CLOSED_WORDS, ENTRY_WORDS, OBLIGATION_WORDS } from '../../words/codes';
+import { dayWords, untilWords } from '../../words/dates';
+import { entryWords } from '../../words/entry';
+import { whyWords } from '../../words/why';
 import { type LaneStep, laneOf } from './caseLane';
 
 export function Lane({ view, found }: { view: MachineView; found: CaseStanding }) {

@@ -3,15 +3,15 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { Change } from '../../contract/api';
 import type { Entry } from '../../core/logbook/entry';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { useBottlesById, useChanges } from '../data/queries';
 import { Button } from '../parts/Button';
 import { Empty, Loaded, Page } from '../parts/Page';
-import { type RowNames, fieldChanges, rowTitle } from '../rows/rowWords';
-import { useRowNames } from '../rows/useRowNames';
-import { entryTitle, noteWords } from '../visit/noteWords';
-import { dateWords, instantWords } from '../words/dates';
-import { type Names, NO_NAMES, bottlesIn } from '../words/names';
+import { type RowNames, fieldChanges, rowTitle } from '../../record/rows/rowWords';
+import { useRowNames } from '../forms/rows/useRowNames';
+import { entryTitle, noteWords } from '../../record/noteWords';
+import { dateWords, instantWords } from '../../words/dates';
+import { type Names, NO_NAMES, bottlesIn } from '../../words/names';
 
 export default function ChangesPage() {
   const query = useChanges();

@@ -4,14 +4,14 @@ import { v7 as uuidv7 } from 'uuid';
 import { COMPANY_ID, type RowTable } from '../../contract/rows';
 import { dayOf } from '../../core/quantity/day';
 import { checkState } from '../../core/visit/instrument';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { useCompany, useInstruments, useOwners, useToday, useVerify } from '../data/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
-import { HistorySheet } from '../rows/RowHistory';
-import { RowSheet } from '../rows/RowSheet';
-import { DIMENSION_WORDS } from '../words/codes';
-import { dateWords, dayWords } from '../words/dates';
+import { HistorySheet } from '../forms/rows/RowHistory';
+import { RowSheet } from '../forms/rows/RowSheet';
+import { DIMENSION_WORDS } from '../../words/codes';
+import { dateWords, dayWords } from '../../words/dates';
 
 interface Opened {
   table: RowTable;

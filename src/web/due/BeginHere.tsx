@@ -1,11 +1,11 @@
 /** A company that begins: what to do first, in the order in which it is done, each with its button. */
 import { useState } from 'react';
 import { Check } from 'lucide-react';
-import { AddPerson } from '../app/AddPerson';
-import { useWriter } from '../app/writer';
+import { AddPerson } from '../forms/AddPerson';
+import { useWriter } from '../data/writer';
 import { useSites } from '../data/queries';
-import { AddMachine } from '../machines/AddMachine';
-import { AddSite } from '../machines/AddSite';
+import { AddMachine } from '../forms/AddMachine';
+import { AddSite } from '../forms/AddSite';
 import { Button } from '../parts/Button';
 
 export default function BeginHere() {

@@ -13,16 +13,16 @@ import {
   useToday,
   useTripPages,
 } from '../data/queries';
-import { useWriteSheet } from '../entries/useWriteSheet';
-import { useLogSheet } from '../gas/logSheet';
+import { useWriteSheet } from '../data/writeSheet';
+import { useLogSheet } from '../data/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages, MoreRows, rowsOf } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
 import { DutyMark } from '../parts/StateMark';
-import { dayWords, untilWords, weekdayWords } from '../words/dates';
-import { rodWords, unjudgedSentence } from '../words/rod';
-import { DueRowItem } from './DueRowItem';
+import { dayWords, untilWords, weekdayWords } from '../../words/dates';
+import { rodWords, unjudgedSentence } from '../../words/rod';
+import { DueRowItem } from '../panels/DueRowItem';
 import { GROUP_WORDS, grouped } from './dueGroups';
 
 const BeginHere = lazy(() => import('./BeginHere'));

@@ -1,12 +1,12 @@
 /** Cases of the machine, newest first. */
 import { Link } from 'react-router';
 import { Section } from '../parts/Page';
-import { casePath } from '../due/DueRowItem';
-import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../words/codes';
-import { dayWords } from '../words/dates';
+import { casePath } from '../panels/DueRowItem';
+import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../../words/codes';
+import { dayWords } from '../../words/dates';
 import { dayText } from '../../core/quantity/day';
 import { unjudged } from '../../core/rules/unjudged';
-import type { MachineView } from './machineView';
+import type { MachineView } from '../data/machineView';
 
 export function CaseList({ view: { standing, machine } }: { view: MachineView }) {
   const cases = standing.cases.toReversed();

@@ -8,12 +8,12 @@ import { rodOf } from '../../core/rules/summary';
 import { yearLoss } from '../../core/visit/yearLoss';
 import { RodDrawing } from '../parts/Rod';
 import { WorkingDisclosure } from '../parts/Working';
-import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
-import { dayWords } from '../words/dates';
-import { limitWords, percentText, rateWords, rodSentence, rodWords } from '../words/rod';
-import { lossUnknownWords, lossWords } from '../words/yearLoss';
-import { annualizingWorking, headroomWorking, rollingWorking } from '../words/working';
-import type { MachineView } from './machineView';
+import { METHOD_WORDS, PACK_WORDS } from '../../words/codes';
+import { dayWords } from '../../words/dates';
+import { limitWords, percentText, rateWords, rodSentence, rodWords } from '../../words/rod';
+import { lossUnknownWords, lossWords } from '../../words/yearLoss';
+import { annualizingWorking, headroomWorking, rollingWorking } from '../../words/working';
+import type { MachineView } from '../data/machineView';
 
 const percentOf = (millionths: number | null): string =>
   millionths === null ? 'unknown' : percentText(millionths / PERCENT_SCALE);

@@ -2,9 +2,9 @@
 import { labelOf } from '../../core/logbook/leakLabels';
 import { isOpen } from '../../core/rules/leaks';
 import { Section } from '../parts/Page';
-import { dayWords } from '../words/dates';
-import { RULE_STATE_WORDS } from '../words/leaks';
-import type { MachineView } from './machineView';
+import { dayWords } from '../../words/dates';
+import { RULE_STATE_WORDS } from '../../words/leaks';
+import type { MachineView } from '../data/machineView';
 
 const SHOWN = 8;
 

@@ -5,17 +5,17 @@ import { byOrder, deadIds } from '../../core/logbook/order';
 import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
-import { useWriter } from '../app/writer';
-import { useWriteSheet } from '../entries/useWriteSheet';
-import { useLogSheet } from '../gas/logSheet';
+import { useWriter } from '../data/writer';
+import { useWriteSheet } from '../data/writeSheet';
+import { useLogSheet } from '../data/logSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
-import { ENTRY_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
-import { correctionForm } from '../visit/formOf';
-import { entryTitle, noteWords } from '../visit/noteWords';
-import type { MachineView } from './machineView';
-import { VoidSheet } from './VoidSheet';
+import { ENTRY_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
+import { correctionForm } from '../../record/formOf';
+import { entryTitle, noteWords } from '../../record/noteWords';
+import type { MachineView } from '../data/machineView';
+import { VoidSheet } from '../forms/VoidSheet';
 
 const SHOWN = 25;
 

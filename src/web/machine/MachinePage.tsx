@@ -2,24 +2,24 @@
 import { Suspense, lazy, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { summaryOf } from '../../core/rules/summary';
-import { useLogSheet } from '../gas/logSheet';
+import { useLogSheet } from '../data/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { MachineMark } from '../parts/StateMark';
-import { KIND_WORDS, NOTE_WORDS } from '../words/codes';
-import { fullChargeWords } from '../words/fullCharge';
+import { KIND_WORDS, NOTE_WORDS } from '../../words/codes';
+import { fullChargeWords } from '../../words/fullCharge';
 import { CaseList } from './CaseList';
-import { Duties } from './Duties';
+import { Duties } from '../panels/Duties';
 import { Figures } from './Figures';
 import { LeakList } from './LeakList';
-import { FeedsOf } from '../visit/FeedsPanel';
+import { FeedsPanel } from '../forms/FeedsPanel';
 import { LeakMap } from './LeakMap';
 import { Logbook } from './Logbook';
 import { Temporary } from './Temporary';
-import { type MachineView, useMachineView } from './machineView';
-import { WhatIf } from './WhatIf';
-import { HistorySection } from '../rows/RowHistory';
-import { RowSheet } from '../rows/RowSheet';
+import { type MachineView, useMachineView } from '../data/machineView';
+import { WhatIf } from '../panels/WhatIf';
+import { HistorySection } from '../forms/rows/RowHistory';
+import { RowSheet } from '../forms/rows/RowSheet';
 import { Visits } from './Visits';
 import { Opening } from './Opening';
 import { WriteMenu } from './WriteMenu';
@@ -106,7 +106,7 @@ function Shown({ view }: { view: MachineView }) {
         </div>
       </div>
       <div className="grid gap-x-10 lg:grid-cols-2">
-        <FeedsOf view={view} />
+        <FeedsPanel view={view} />
         <Temporary view={view} />
       </div>
       <LeakMap view={view} />

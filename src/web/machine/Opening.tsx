@@ -5,10 +5,10 @@ import type { MachineRecord } from '../data/machine';
 import { Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';
-import { entryTitle } from '../visit/noteWords';
-import { KIND_WORDS, OBLIGATION_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
-import { rodSentence, rodWords } from '../words/rod';
+import { entryTitle } from '../../record/noteWords';
+import { KIND_WORDS, OBLIGATION_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
+import { rodSentence, rodWords } from '../../words/rod';
 
 const NEWEST_SHOWN = 12;
 

@@ -6,8 +6,8 @@ import { grams, massText } from '../../core/quantity/mass';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { recordGaps } from '../../core/rules/recordGaps';
-import { useWriter } from '../app/writer';
-import { CannotJudge } from '../entries/CannotJudge';
+import { useWriter } from '../data/writer';
+import { CannotJudge } from '../panels/CannotJudge';
 import { Button } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import {
@@ -20,15 +20,15 @@ import {
   OBLIGATION_STATE_WORDS,
   OBLIGATION_WORDS,
   PACK_WORDS,
-} from '../words/codes';
-import { dateWords, dayWords } from '../words/dates';
-import { fullChargeWords } from '../words/fullCharge';
-import { exceedsWords, limitWords, percentText } from '../words/rod';
-import { entryTitle, noteWords } from '../visit/noteWords';
-import { gapWords } from '../words/gaps';
+} from '../../words/codes';
+import { dateWords, dayWords } from '../../words/dates';
+import { fullChargeWords } from '../../words/fullCharge';
+import { exceedsWords, limitWords, percentText } from '../../words/rod';
+import { entryTitle, noteWords } from '../../record/noteWords';
+import { gapWords } from '../../words/gaps';
 import { stateOf } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
-import { type MachineView, useMachineView } from './machineView';
+import { type MachineView, useMachineView } from '../data/machineView';
 
 export default function RecordPage() {
   const { id = '' } = useParams();

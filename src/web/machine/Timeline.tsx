@@ -15,9 +15,9 @@ import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
 import { exactGrams, grams, massText } from '../../core/quantity/mass';
 import { strictestOf } from '../../core/rules/headroom';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
-import { dayWords } from '../words/dates';
-import { percentText } from '../words/rod';
-import type { MachineView } from './machineView';
+import { dayWords } from '../../words/dates';
+import { percentText } from '../../words/rod';
+import type { MachineView } from '../data/machineView';
 import { roundTicks } from './ticks';
 
 interface Point {

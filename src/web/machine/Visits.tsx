@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { deadIds } from '../../core/logbook/order';
 import { notesOf } from '../../core/visit/visitRecord';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
-import { visitAddress } from '../visit/addresses';
-import { dateWords } from '../words/dates';
-import type { MachineView } from './machineView';
+import { visitAddress } from '../data/visitAddress';
+import { dateWords } from '../../words/dates';
+import type { MachineView } from '../data/machineView';
 
 const SHOWN = 6;
 

@@ -1,7 +1,7 @@
 /** Everything else that can be written down, in the order of the work. */
 import { DropdownMenu } from 'radix-ui';
-import { FORMS, FORM_KINDS } from '../entries/specs';
-import { useWriteSheet } from '../entries/useWriteSheet';
+import { FORMS, FORM_KINDS } from '../../record/specs';
+import { useWriteSheet } from '../data/writeSheet';
 import { Button } from '../parts/Button';
 
 export function WriteMenu({ machineId }: { machineId: string }) {

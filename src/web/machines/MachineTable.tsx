@@ -9,9 +9,9 @@ import type { ObligationKind } from '../../core/rules/obligation';
 import { MoreRows } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';
-import { KIND_WORDS, OBLIGATION_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
-import { rodWords } from '../words/rod';
+import { KIND_WORDS, OBLIGATION_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
+import { rodWords } from '../../words/rod';
 import type { useMachinePages } from '../data/queries';
 
 const column = createColumnHelper<MachineRow>();

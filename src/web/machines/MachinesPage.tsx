@@ -9,10 +9,10 @@ import { Button } from '../parts/Button';
 import { inputShape } from '../parts/Field';
 import { Empty, Loaded, Page } from '../parts/Page';
 import { rowsOf } from '../parts/Pages';
-import { SiteChoice } from '../parts/SiteChoice';
-import { KIND_WORDS, STATE_WORDS } from '../words/codes';
-import { AddMachine } from './AddMachine';
-import { AddSite } from './AddSite';
+import { SiteChoice } from '../forms/SiteChoice';
+import { KIND_WORDS, STATE_WORDS } from '../../words/codes';
+import { AddMachine } from '../forms/AddMachine';
+import { AddSite } from '../forms/AddSite';
 import { MachineTable } from './MachineTable';
 import { type Filters, NO_FILTERS, addressOf, askedBy, filtersOf, isNarrowed } from './machineFilters';
 

@@ -1,6 +1,6 @@
 /** One of a few, each a big button. */
 import { RadioGroup } from 'radix-ui';
-import type { Choice } from './Field';
+import type { Choice } from '../../words/choice';
 
 export function Choices({
   label,

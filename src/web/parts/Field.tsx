@@ -1,4 +1,5 @@
 /** Form fields: a label, what is typed, a hint, and an error that says the remedy. */
+import type { Choice } from '../../words/choice';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import clsx from 'clsx';
 
@@ -79,11 +80,6 @@ export function TextArea({ label, hint, error, optional, ...rest }: FieldProps &
       )}
     </Field>
   );
-}
-
-export interface Choice {
-  value: string;
-  words: string;
 }
 
 export function SelectField({

@@ -1,7 +1,7 @@
 /** The rod: free beads at the left, spent ones packed against the stop, red diamonds beyond it. */
 import type { MassSystem } from '../../core/quantity/mass';
 import type { Rod } from '../../core/rules/summary';
-import { rodSentence } from '../words/rod';
+import { rodSentence } from '../../words/rod';
 import { BEADS, type Beads, beadsOf } from './rodGeometry';
 
 interface Geometry {

@@ -2,7 +2,7 @@
 import { Circle, CircleDot, CircleHalf, Square, Triangle, X } from './shapes';
 import type { MachineState } from '../../core/rules/machineState';
 import type { ObligationState } from '../../core/rules/obligation';
-import { OBLIGATION_STATE_WORDS, STATE_WORDS } from '../words/codes';
+import { OBLIGATION_STATE_WORDS, STATE_WORDS } from '../../words/codes';
 
 const MACHINE: Record<MachineState, { Shape: typeof Circle; colour: string }> = {
   overdue: { Shape: Triangle, colour: 'text-brick' },

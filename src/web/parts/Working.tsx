@@ -1,5 +1,5 @@
 /** A number that carries a duty opens its working. */
-import type { Working } from '../words/working';
+import type { Working } from '../../words/working';
 
 export function WorkingDisclosure({ label, working }: { label: string; working: Working }) {
   return (

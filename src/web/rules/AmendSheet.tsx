@@ -3,14 +3,14 @@ import { useForm } from 'react-hook-form';
 import { parseDay } from '../../core/quantity/day';
 import type { PlacedFigure } from '../../core/rules/amend';
 import type { Pack } from '../../core/rules/pack';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { useAmend } from '../data/queries';
-import { WriterField } from '../gas/WriterField';
+import { WriterField } from '../forms/WriterField';
 import { TextArea, TextField } from '../parts/Field';
-import { SaveBar } from '../parts/SaveBar';
+import { SaveBar } from '../forms/SaveBar';
 import { Sheet } from '../parts/Sheet';
-import { PACK_WORDS } from '../words/codes';
-import { figureLabel, figureText } from '../words/figures';
+import { PACK_WORDS } from '../../words/codes';
+import { figureLabel, figureText } from '../../words/figures';
 
 interface AmendForm {
   value: string;

@@ -5,9 +5,9 @@ import { useSitePages } from '../data/queries';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
-import { RowSheet } from '../rows/RowSheet';
-import { METHOD_WORDS, PACK_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
+import { RowSheet } from '../forms/rows/RowSheet';
+import { METHOD_WORDS, PACK_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
 
 export function Methods() {
   const sites = useSitePages();

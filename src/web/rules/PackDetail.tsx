@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { figuresOf, type PlacedFigure } from '../../core/rules/amend';
 import type { Pack } from '../../core/rules/pack';
 import { Button } from '../parts/Button';
-import { dateWords } from '../words/dates';
-import { figureLabel, figureText } from '../words/figures';
+import { dateWords } from '../../words/dates';
+import { figureLabel, figureText } from '../../words/figures';
 import { AmendSheet } from './AmendSheet';
 
 export function PackDetail({ pack }: { pack: Pack }) {

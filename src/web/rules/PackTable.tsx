@@ -3,9 +3,9 @@ import { CATEGORIES, PACK_IDS } from '../../core/logbook/fields';
 import type { Figure } from '../../core/rules/figure';
 import type { Pack } from '../../core/rules/pack';
 import type { Packs } from '../../core/rules/packs/shipped';
-import { CATEGORY_WORDS, PACK_WORDS } from '../words/codes';
-import { dateWords } from '../words/dates';
-import { figureText } from '../words/figures';
+import { CATEGORY_WORDS, PACK_WORDS } from '../../words/codes';
+import { dateWords } from '../../words/dates';
+import { figureText } from '../../words/figures';
 
 const latest = (figure: Figure): string => figureText(figure.periods.at(-1)?.value ?? NaN, figure.unit);
 

@@ -9,10 +9,10 @@ import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
 import { MachineMark } from '../parts/StateMark';
-import { HistorySection } from '../rows/RowHistory';
-import { RowSheet } from '../rows/RowSheet';
-import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../words/codes';
-import { dateWords, dayWords } from '../words/dates';
+import { HistorySection } from '../forms/rows/RowHistory';
+import { RowSheet } from '../forms/rows/RowSheet';
+import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../../words/codes';
+import { dateWords, dayWords } from '../../words/dates';
 
 export default function SitePage() {
   const { id = '' } = useParams();

@@ -1,8 +1,8 @@
 /** A signed record that changed says so. */
 import { afterSignature } from '../../core/visit/signed';
-import { useWriter } from '../app/writer';
-import { instantWords } from '../words/dates';
-import { entryTitle, noteWords } from './noteWords';
+import { useWriter } from '../data/writer';
+import { instantWords } from '../../words/dates';
+import { entryTitle, noteWords } from '../../record/noteWords';
 import { useVisit } from './visitContext';
 
 /** What was written, corrected or voided of this visit after the signature. */

@@ -3,16 +3,16 @@ import { useState } from 'react';
 import { ClipboardList } from 'lucide-react';
 import type { Entry } from '../../core/logbook/entry';
 import { STEPS, type Step, stepOf } from '../../core/visit/steps';
-import { useWriter } from '../app/writer';
-import { useWriteSheet } from '../entries/useWriteSheet';
-import { useLogSheet } from '../gas/logSheet';
-import { VoidSheet } from '../machine/VoidSheet';
+import { useWriter } from '../data/writer';
+import { useWriteSheet } from '../data/writeSheet';
+import { useLogSheet } from '../data/logSheet';
+import { VoidSheet } from '../forms/VoidSheet';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
-import { dateWords } from '../words/dates';
-import { STEP_WORDS } from '../words/steps';
-import { correctionForm } from './formOf';
-import { entryTitle, noteWords } from './noteWords';
+import { dateWords } from '../../words/dates';
+import { STEP_WORDS } from '../../words/steps';
+import { correctionForm } from '../../record/formOf';
+import { entryTitle, noteWords } from '../../record/noteWords';
 import { useVisit } from './visitContext';
 
 /** Entries by step, in the order of the work. */

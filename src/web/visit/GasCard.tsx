@@ -1,10 +1,10 @@
 /** Gas in or out as part of a visit: the same form as everywhere, with the rod live, filed under the visit. */
 import { dayText } from '../../core/quantity/day';
 import type { Entry } from '../../core/logbook/entry';
-import { GasFields } from '../gas/GasFields';
-import type { Direction } from '../gas/gasDraft';
-import { type GasFormState, useGasForm } from '../gas/useGasForm';
-import { ApiError } from '../parts/ApiError';
+import { GasFields } from '../forms/gas/GasFields';
+import type { Direction } from '../../record/gasDraft';
+import { type GasFormState, useGasForm } from '../forms/gas/useGasForm';
+import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { useVisit } from './visitContext';
 

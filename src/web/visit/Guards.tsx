@@ -3,7 +3,7 @@ import { cautionsOf } from '../../core/visit/cautions';
 import { guardsOf } from '../../core/visit/guards';
 import { beforeDriving } from '../../core/visit/beforeDriving';
 import { isBlend } from '../../core/refrigerant/refrigerant';
-import { CAUTION_WORDS, guardWords } from '../words/steps';
+import { CAUTION_WORDS, guardWords } from '../../words/steps';
 import { useVisit } from './visitContext';
 
 export function Guards() {

@@ -5,10 +5,10 @@ import { v7 as uuidv7 } from 'uuid';
 import { type Instrument, checkState } from '../../core/visit/instrument';
 import { useInstruments } from '../data/queries';
 import { Button } from '../parts/Button';
-import { RowSheet } from '../rows/RowSheet';
-import { DIMENSION_WORDS, OFFSET_IN } from '../words/codes';
-import { dayWords } from '../words/dates';
-import { shownIn } from '../words/measures';
+import { RowSheet } from '../forms/rows/RowSheet';
+import { DIMENSION_WORDS, OFFSET_IN } from '../../words/codes';
+import { dayWords } from '../../words/dates';
+import { shownIn } from '../../words/measures';
 import { useVisit } from './visitContext';
 
 export function InstrumentsPanel() {

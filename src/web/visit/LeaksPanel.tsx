@@ -3,14 +3,14 @@ import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { GRADES, carrying } from '../../core/visit/notes';
 import { type LeakStory } from '../../core/visit/leakStory';
-import { YES_NO } from '../entries/fieldSpec';
+import { YES_NO } from '../../record/fieldSpec';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
-import { dateWords, dayWords } from '../words/dates';
-import { GRADE_WORDS, LEAK_STATE_WORDS } from '../words/leaks';
+import { dateWords, dayWords } from '../../words/dates';
+import { GRADE_WORDS, LEAK_STATE_WORDS } from '../../words/leaks';
 import { NoteCard } from './NoteCard';
-import type { NoteForm } from './noteForms';
+import type { NoteForm } from '../../record/noteForms';
 import { useVisit } from './visitContext';
 
 const OPEN_STATES: readonly LeakStory['state'][] = ['confirmed', 'repaired', 'tested', 'deferred'];

@@ -2,15 +2,15 @@
 import { type ReactNode, useState } from 'react';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { dayText } from '../../core/quantity/day';
-import { useWriter } from '../app/writer';
-import { FieldControl } from '../entries/FieldControl';
-import type { FormSpec } from '../entries/fieldSpec';
-import { type Values, initialValues, madeOf } from '../entries/formValues';
-import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
+import { useWriter } from '../data/writer';
+import { FieldControl } from '../forms/FieldControl';
+import type { FormSpec } from '../../record/fieldSpec';
+import { type Values, initialValues, madeOf } from '../../record/formValues';
+import { WriterField } from '../forms/WriterField';
+import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { useDeed } from './useDeed';
-import { useKeptDraft } from './useKeptDraft';
+import { useKeptDraft } from '../data/useKeptDraft';
 import { useVisit } from './visitContext';
 
 interface Props {

@@ -7,11 +7,11 @@ import {
   questionsAt,
   schoolUsed,
 } from '../../core/visit/schools';
-import { ApiError } from '../parts/ApiError';
+import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { Choices } from '../parts/Choices';
 import { TextField } from '../parts/Field';
-import { QUESTION_WORDS, SCHOOL_WORDS } from '../words/schools';
+import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
 import { useDeed } from './useDeed';
 import { useVisit } from './visitContext';
 

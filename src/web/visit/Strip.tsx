@@ -5,8 +5,8 @@ import { Link } from 'react-router';
 import clsx from 'clsx';
 import { STEPS, type Step } from '../../core/visit/steps';
 import { Sheet } from '../parts/Sheet';
-import { STEP_WORDS } from '../words/steps';
-import { visitAddress } from './addresses';
+import { STEP_WORDS } from '../../words/steps';
+import { visitAddress } from '../data/visitAddress';
 import { useVisit } from './visitContext';
 
 function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {

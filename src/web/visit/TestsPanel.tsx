@@ -3,9 +3,9 @@ import type { DatedEntry } from '../../core/logbook/order';
 import { type Running, weakIn } from '../../core/visit/evidence';
 import { readNumber, readingsSoFar } from '../../core/visit/visitRecord';
 import { Section } from '../parts/Page';
-import { dayWords } from '../words/dates';
-import { weakWords } from '../words/leaks';
-import { noteWords } from './noteWords';
+import { dayWords } from '../../words/dates';
+import { weakWords } from '../../words/leaks';
+import { noteWords } from '../../record/noteWords';
 import { useVisit } from './visitContext';
 
 /** What the two sides run at, as far as this visit read it. */

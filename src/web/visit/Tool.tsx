@@ -1,9 +1,9 @@
 /** A calculator of the bench inside a step: set to this machine, its result filed in this visit. */
 import { Suspense } from 'react';
-import { calculatorOf } from '../bench/calculators';
-import { BenchSettingProvider } from '../bench/setting';
-import { TOOLS } from '../bench/tools';
-import { type ToolHome, ToolHomeContext } from '../bench/toolHome';
+import { calculatorOf } from '../calculators/calculators';
+import { BenchSettingProvider } from '../calculators/setting';
+import { TOOLS } from '../calculators/tools';
+import { type ToolHome, ToolHomeContext } from '../calculators/toolHome';
 import { Fold } from '../parts/Fold';
 import { useDeed } from './useDeed';
 import { useKnown } from './useKnown';

@@ -2,14 +2,14 @@
 import { useState } from 'react';
 import { partType } from '../../core/visit/circuit/parts';
 import { shutValves, type ValveState } from '../../core/visit/visitRecord';
-import { ApiError } from '../parts/ApiError';
+import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
-import { partWords } from '../words/circuit';
-import { dayWords } from '../words/dates';
+import { partWords } from '../../words/circuit';
+import { dayWords } from '../../words/dates';
 import { useDeed } from './useDeed';
-import { useKeptDraft } from './useKeptDraft';
+import { useKeptDraft } from '../data/useKeptDraft';
 import { useVisit } from './visitContext';
 
 const NO_VALVE = { name: '', ofCompressor: false };

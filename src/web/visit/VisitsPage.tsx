@@ -5,17 +5,17 @@ import { ArrowRight } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import type { VisitRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { useMachine, useToday, useVisitPages } from '../data/queries';
-import { WriterField } from '../gas/WriterField';
-import { ApiError } from '../parts/ApiError';
+import { WriterField } from '../forms/WriterField';
+import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { inputShape } from '../parts/Field';
-import { MachinePicker } from '../parts/MachinePicker';
+import { MachinePicker } from '../forms/MachinePicker';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
-import { dateWords, dayWords } from '../words/dates';
-import { visitAddress } from './addresses';
+import { dateWords, dayWords } from '../../words/dates';
+import { visitAddress } from '../data/visitAddress';
 import { useBegin } from './useBegin';
 
 interface Together {

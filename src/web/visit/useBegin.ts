@@ -4,11 +4,11 @@ import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { forgetKept, readKept, writeKept } from '../data/kept';
 import { rememberMachine } from '../data/recentMachines';
-import { useWriting } from '../entries/useWriting';
-import { visitAddress } from './addresses';
+import { useWriting } from '../data/useWriting';
+import { visitAddress } from '../data/visitAddress';
 
 export function useBegin() {
   const { person } = useWriter();

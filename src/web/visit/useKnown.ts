@@ -4,7 +4,7 @@ import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
 import { siOf } from '../../core/visit/stated';
 import { notesOf, readNumber, readingsSoFar } from '../../core/visit/visitRecord';
-import type { ToolHome } from '../bench/toolHome';
+import type { ToolHome } from '../calculators/toolHome';
 import { useVisit } from './visitContext';
 
 const DAY_S = 86_400;

@@ -8,14 +8,14 @@ import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leakStory';
 import type { Step } from '../../core/visit/steps';
 import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
-import { useWriter } from '../app/writer';
+import { useWriter } from '../data/writer';
 import { useInstruments } from '../data/queries';
-import { useWriting } from '../entries/useWriting';
-import { type FormPlace, placeOf } from '../entries/formValues';
-import type { MachineView } from '../machine/machineView';
-import { layoutOf, mapOf } from './layout';
-import { keepDay, keptDay } from './visitDay';
-import type { UnitSystem } from '../words/measures';
+import { useWriting } from '../data/useWriting';
+import { type FormPlace, placeOf } from '../../record/formValues';
+import type { MachineView } from '../data/machineView';
+import { layoutOf, mapOf } from '../../record/circuitOf';
+import { keepDay, keptDay } from '../data/visitDay';
+import type { UnitSystem } from '../../words/measures';
 
 export interface Visit {
   visitId: string;

@@ -5,11 +5,11 @@ import type { Entry } from '../../../core/logbook/entry';
 import { Button } from '../../parts/Button';
 import { Sheet } from '../../parts/Sheet';
 import { useStorePhoto } from '../../data/queries';
-import { WriterField } from '../../gas/WriterField';
-import { ApiError } from '../../parts/ApiError';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';
-import { photosOf } from './photos';
-import { Picture } from './Picture';
+import { photosOf } from '../../photos/photos';
+import { Picture } from '../../photos/Picture';
 import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
 

@@ -5,15 +5,15 @@ import { labelOf } from '../../../core/logbook/leakLabels';
 import { carrying, readNote } from '../../../core/visit/notes';
 import { stainsOf } from '../../../core/visit/stains';
 import type { Noted } from '../../../core/visit/visitRecord';
-import { WriterField } from '../../gas/WriterField';
-import { ApiError } from '../../parts/ApiError';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
 import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
-import { MarksDrawn, photoAddress } from './Picture';
-import type { Marks } from './photos';
+import { MarksDrawn, photoAddress } from '../../photos/Picture';
+import type { Marks } from '../../photos/photos';
 
 type Shape = Marks[number]['shape'];
 /** Shorter drags are slips of the finger, as a share of the picture. */

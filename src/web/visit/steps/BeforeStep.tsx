@@ -1,5 +1,5 @@
 /** Step 0: what the history says and what to pack. Read once, it is ticked off by going on. */
-import { BeforeDigest } from '../../machine/BeforePage';
+import { BeforeDigest } from '../before/BeforePage';
 import { useVisit } from '../visitContext';
 
 export function BeforeStep() {

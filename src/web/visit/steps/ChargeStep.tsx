@@ -14,13 +14,13 @@ import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
-import { benchRefusalWords } from '../../words/bench';
-import { readIn, shownIn } from '../../words/measures';
-import { FORMS } from '../../entries/specs';
+import { benchRefusalWords } from '../../../words/bench';
+import { readIn, shownIn } from '../../../words/measures';
+import { FORMS } from '../../../record/specs';
 import { GasCard, useVisitGas } from '../GasCard';
 import { NoteCard } from '../NoteCard';
 import { Tool } from '../Tool';
-import { useKeptDraft } from '../useKeptDraft';
+import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';
 

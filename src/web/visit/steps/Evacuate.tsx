@@ -2,11 +2,11 @@
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { TextField } from '../../parts/Field';
-import { NOTE_FORMS } from '../noteForms';
+import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { TestsPanel } from '../TestsPanel';
 import { Tool, ToolBody } from '../Tool';
-import { useKeptDraft } from '../useKeptDraft';
+import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function Evacuate() {

@@ -4,15 +4,15 @@ import { Printer } from 'lucide-react';
 import { unspokenValves } from '../../../core/visit/guards';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { waitingDeeds } from '../../data/deeds';
-import { WriterField } from '../../gas/WriterField';
-import { ApiError } from '../../parts/ApiError';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
 import { useDeed } from '../useDeed';
-import { forgetVisit, useKeptDraft } from '../useKeptDraft';
+import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function HandOver() {

@@ -1,14 +1,14 @@
 /** Step 9: several sections, each with a hold or a joint test of its own and the conditions that make it worth something. */
 import { dayText } from '../../../core/quantity/day';
-import { FieldControl } from '../../entries/FieldControl';
-import { type Values, initialValues, madeOf } from '../../entries/formValues';
+import { FieldControl } from '../../forms/FieldControl';
+import { type Values, initialValues, madeOf } from '../../../record/formValues';
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
-import { CONDITIONS_FORM, NOTE_FORMS } from '../noteForms';
+import { CONDITIONS_FORM, NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { TestsPanel } from '../TestsPanel';
 import { ToolBody } from '../Tool';
-import { useKeptDraft } from '../useKeptDraft';
+import { useKeptDraft } from '../../data/useKeptDraft';
 import { ValvesPanel } from '../ValvesPanel';
 import { useVisit } from '../visitContext';
 

@@ -1,7 +1,7 @@
 /** Step 7: pump down, valve off or recover; valves as a list to be opened again; gas by weight, never let out. */
 import { Section } from '../../parts/Page';
 import { GasCard, useVisitGas } from '../GasCard';
-import { NOTE_FORMS } from '../noteForms';
+import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { Tool } from '../Tool';
 import { ValvesPanel } from '../ValvesPanel';

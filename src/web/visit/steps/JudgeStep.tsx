@@ -5,13 +5,13 @@ import { judge } from '../../../core/judge/rank';
 import { type Observed, READING_NAMES } from '../../../core/judge/readings';
 import { valueOf } from '../../../core/visit/stated';
 import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
-import { Causes, Next } from '../../bench/parts/Causes';
+import { Causes, Next } from '../../calculators/parts/Causes';
 import { useTable } from '../../data/useTable';
 import { Loaded } from '../../parts/Page';
 import { NOTES, carrying } from '../../../core/visit/notes';
-import { type NoteForm, oneReading } from '../noteForms';
+import { type NoteForm, oneReading } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
-import { usualDifference } from '../layout';
+import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';
 

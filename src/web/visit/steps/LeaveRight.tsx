@@ -2,12 +2,12 @@
 import { useState } from 'react';
 import { type CheckItem, checklist } from '../../../core/visit/touched';
 import { isNotDone } from '../../../core/visit/stated';
-import { FORMS } from '../../entries/specs';
-import { ApiError } from '../../parts/ApiError';
+import { FORMS } from '../../../record/specs';
+import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
-import { CHECK_WORDS } from '../../words/leaks';
+import { CHECK_WORDS } from '../../../words/leaks';
 import { NoteCard } from '../NoteCard';
 import { useDeed } from '../useDeed';
 import { ValvesPanel } from '../ValvesPanel';

@@ -1,5 +1,5 @@
 /** Step 4: the side at rest, or nitrogen; never above the least marked design pressure. */
-import { NOTE_FORMS } from '../noteForms';
+import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { Tool } from '../Tool';
 

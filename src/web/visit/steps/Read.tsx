@@ -5,14 +5,14 @@ import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
 import { CONDENSER_SPLIT, targets } from '../../../core/bench/targets';
 import { useTable } from '../../data/useTable';
 import { Section } from '../../parts/Page';
-import { READING_WORDS, VALUE_WORDS } from '../../words/judge';
-import { shownIn } from '../../words/measures';
-import { measuredWords, statedWords } from '../../words/stated';
+import { READING_WORDS, VALUE_WORDS } from '../../../words/judge';
+import { shownIn } from '../../../words/measures';
+import { measuredWords, statedWords } from '../../../words/stated';
 import { InstrumentsPanel } from '../InstrumentsPanel';
-import { NOTE_FORMS } from '../noteForms';
+import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { Tool } from '../Tool';
-import { usualDifference } from '../layout';
+import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 
 export function Read() {

@@ -1,17 +1,18 @@
 /** Step 8: each leak and how it was repaired, what was heated or bent, the drier, parts by date, settings before and after. */
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
 import { carrying } from '../../../core/visit/notes';
-import { FORMS } from '../../entries/specs';
-import { type FieldSpec, YES_NO, choices } from '../../entries/fieldSpec';
-import { draftOf } from '../../entries/statedDraft';
-import { leakDraftOf } from '../../entries/formValues';
+import { FORMS } from '../../../record/specs';
+import { type FieldSpec, YES_NO } from '../../../record/fieldSpec';
+import { choices } from '../../../words/choice';
+import { draftOf } from '../../../record/statedDraft';
+import { leakDraftOf } from '../../../record/formValues';
 import { Section } from '../../parts/Page';
-import { dayWords } from '../../words/dates';
-import { METAL_WORDS, jointWords } from '../../words/leaks';
+import { dayWords } from '../../../words/dates';
+import { METAL_WORDS, jointWords } from '../../../words/leaks';
 import { LeaksPanel } from '../LeaksPanel';
-import { type NoteForm, NOTE_FORMS } from '../noteForms';
+import { type NoteForm, NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
-import { useKeptDraft } from '../useKeptDraft';
+import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 const metal = (key: string, label: string): FieldSpec => ({

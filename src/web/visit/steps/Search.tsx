@@ -12,16 +12,16 @@ import {
   spotsOf,
 } from '../../../core/visit/search';
 import { useLeaksOfKind } from '../../data/queries';
-import { FORMS } from '../../entries/specs';
-import { ApiError } from '../../parts/ApiError';
+import { FORMS } from '../../../record/specs';
+import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { SelectField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
-import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../words/circuit';
+import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../../words/circuit';
 import { LeaksPanel } from '../LeaksPanel';
-import { CircuitDrawing } from '../map/CircuitDrawing';
-import { SpotSheet } from '../map/SpotSheet';
-import { NOTE_FORMS } from '../noteForms';
+import { CircuitDrawing } from '../../drawing/CircuitDrawing';
+import { SpotSheet } from './SpotSheet';
+import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
 import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';

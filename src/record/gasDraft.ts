@@ -1,0 +1,165 @@
+/** A draft of gas added or recovered, or of a full charge: what is typed, and the entry that it makes. */
+import { v7 as uuidv7 } from 'uuid';
+import {
+  ADDED_REASONS,
+  type AddedReason,
+  type Entry,
+  RECOVERED_REASONS,
+  type RecoveredReason,
+} from '../core/logbook/entry';
+import { ACCEPTED, type SenseWarning, acceptedReasons } from '../core/logbook/sense';
+import { type Mass, type MassUnit, parseMass } from '../core/quantity/mass';
+import { massRefusalWords } from '../words/refusals';
+
+export type Direction = 'refrigerantAdded' | 'refrigerantRecovered';
+
+export interface GasDraft {
+  id: string;
+  direction: Direction;
+  amount: string;
+  notWeighed: boolean;
+  whyNotWeighed: string;
+  addedReason: AddedReason;
+  recoveredReason: RecoveredReason;
+  on: string;
+  cylinderId: string;
+  /** let out outdoors, where the law allows it: hydrocarbons only */
+  outdoors: boolean;
+  leakId: string;
+  note: string;
+  supersedes: string | null;
+  correctionReason: string;
+  accepted: Partial<Record<SenseWarning, string>>;
+}
+
+export const freshDraft = (on: string, direction: Direction = 'refrigerantAdded'): GasDraft => ({
+  id: uuidv7(),
+  direction,
+  amount: '',
+  notWeighed: false,
+  whyNotWeighed: '',
+  addedReason: ADDED_REASONS[0],
+  recoveredReason: RECOVERED_REASONS[0],
+  on,
+  cylinderId: '',
+  outdoors: false,
+  leakId: '',
+  note: '',
+  supersedes: null,
+  correctionReason: '',
+  accepted: {},
+});
+
+type WithTyped = Mass & { 'x-typed'?: string };
+
+/** The draft that corrects an entry, filled with what the entry says. */
+type GasEntry = Extract<Entry, { kind: Direction }>;
+
+export function correctionDraft(entry: GasEntry): GasDraft {
+  const mass = entry.mass as WithTyped | null;
+  return {
+    ...freshDraft(entry.on, entry.kind),
+    amount: mass ? (mass['x-typed'] ?? `${String(mass.value)} ${mass.unit}`) : '',
+    notWeighed: mass === null,
+    whyNotWeighed: entry.massUnknown ?? '',
+    ...(entry.kind === 'refrigerantAdded'
+      ? { addedReason: entry.reason, leakId: entry.leakId ?? '' }
+      : { recoveredReason: entry.reason, outdoors: entry.into === 'outdoors' }),
+    cylinderId: entry.cylinderId ?? '',
+    note: entry.note ?? '',
+    supersedes: entry.id,
+    accepted: acceptedReasons(entry),
+  };
+}
+
+export type DraftErrors = Partial<
+  Record<'amount' | 'whyNotWeighed' | 'on' | 'correctionReason' | 'by', string>
+>;
+
+/** The mass that was typed, with the text itself kept beside it. */
+export function massOf(text: string, unit: MassUnit): { mass: WithTyped } | { error: string } {
+  const parsed = parseMass(text, unit);
+  return parsed.ok
+    ? { mass: { ...parsed.value, 'x-typed': text.trim() } }
+    : { error: massRefusalWords(parsed.refusal) };
+}
+
+/** What an entry carries beside what a correction says anew. */
+function wholeOf(entry: GasEntry): Record<string, unknown> {
+  const { seal: _seal, recordedAt: _recordedAt, ...rest } = entry;
+  // A leak is the matter of gas that was added, a way out of gas that was recovered: neither outlives its direction.
+  const { leakId: _leakId, into: _into, ...common } = rest as Record<string, unknown>;
+  return common;
+}
+
+const sameWeight = (a: GasDraft, b: GasDraft): boolean =>
+  a.amount === b.amount && a.notWeighed === b.notWeighed && a.whyNotWeighed === b.whyNotWeighed;
+
+/** Into a bottle, said as it was said before. */
+const wayOf = (corrected: GasEntry | null): 'cylinder' | null | undefined =>
+  corrected?.kind === 'refrigerantRecovered' && corrected.into !== 'outdoors' ? corrected.into : undefined;
+
+/** Left out or null: what stood there before stays, so that nothing seems changed. */
+const blankOf = (before: string | null | undefined): null | undefined => (before === null ? null : undefined);
+
+/** The entry of a draft, or what is still missing. */
+/** `corrected`: the entry that the draft corrects. What nobody touched of it stays as it was. */
+export function entryOf(
+  draft: GasDraft,
+  applianceId: string,
+  by: string | null,
+  unit: MassUnit,
+  corrected: GasEntry | null = null,
+): { entry: Entry | null; errors: DraftErrors } {
+  const errors: DraftErrors = {};
+  let mass: WithTyped | null = null;
+  if (draft.notWeighed) {
+    if (draft.whyNotWeighed.trim() === '')
+      errors.whyNotWeighed = 'Say why nobody weighed, such as “no scale on the roof”.';
+  } else {
+    const read = massOf(draft.amount, unit);
+    if ('mass' in read) mass = read.mass;
+    else errors.amount = read.error;
+  }
+  if (draft.on === '') errors.on = 'Give the day on which it was done.';
+  if (corrected !== null && draft.correctionReason.trim() === '') {
+    errors.correctionReason = 'Say why the entry is corrected; both versions stay in the record.';
+  }
+  if (by === null) errors.by = 'Choose who is writing.';
+  if (Object.keys(errors).length > 0 || by === null) return { entry: null, errors };
+  const untouched = corrected !== null && sameWeight(draft, correctionDraft(corrected));
+  const common = {
+    ...(corrected ? wholeOf(corrected) : {}),
+    id: draft.id,
+    on: draft.on,
+    by,
+    applianceId,
+    mass: untouched ? corrected.mass : mass,
+    massUnknown: untouched
+      ? corrected.massUnknown
+      : draft.notWeighed
+        ? draft.whyNotWeighed.trim()
+        : undefined,
+    cylinderId: draft.cylinderId || blankOf(corrected?.cylinderId),
+    note:
+      draft.note.trim() === (corrected?.note ?? '').trim() ? corrected?.note : draft.note.trim() || undefined,
+    ...(corrected ? { supersedes: corrected.id, correctionReason: draft.correctionReason.trim() } : {}),
+    ...(Object.keys(draft.accepted).length > 0 ? { [ACCEPTED]: draft.accepted } : {}),
+  };
+  const added = corrected?.kind === 'refrigerantAdded' ? corrected : null;
+  const entry =
+    draft.direction === 'refrigerantAdded'
+      ? {
+          ...common,
+          kind: draft.direction,
+          reason: draft.addedReason,
+          leakId: draft.leakId || blankOf(added?.leakId),
+        }
+      : {
+          ...common,
+          kind: draft.direction,
+          reason: draft.recoveredReason,
+          into: draft.outdoors ? 'outdoors' : wayOf(corrected),
+        };
+  return { entry: entry as Entry, errors };
+}

@@ -1,0 +1,292 @@
+/** Whatever was typed is shown somewhere: every kind and every note, every field that holds words or figures. */
+import { describe, expect, test } from 'vitest';
+import { ENTRY_KINDS, type Entry, type EntryKind, entrySchema } from '../core/logbook/entry';
+import { NOTES, type NoteTool, noteProblems } from '../core/visit/notes';
+import { NO_NAMES } from '../words/names';
+import { entryTitle, noteWords } from './noteWords';
+import { PAPER_BLOCKS, blockOf } from './paperBlocks';
+
+const lb = (value: number) => ({ value, unit: 'lb' });
+const common = { id: 'e', on: '2026-11-23', by: 'p', applianceId: 'a' };
+const measured = (typed: string) => ({ typed, si: 1, unit: 'x' });
+
+/** Each kind with every field that people fill, and the words that must be found again. */
+const FILLED: Record<Exclude<EntryKind, 'void'>, [fields: object, shown: string[]]> = {
+  fullChargeSet: [{ method: 'range', low: lb(61), high: lb(83) }, ['61 lb', '83 lb', 'estimate']],
+  refrigerantAdded: [
+    { mass: lb(7), reason: 'recharge', leakId: 'k7', cylinderId: 'c7' },
+    ['7 lb', 'recharge', 'k7', 'c7'],
+  ],
+  refrigerantRecovered: [
+    { mass: null, massUnknown: 'scale flat', reason: 'repair', cylinderId: 'c8', into: 'outdoors' },
+    ['scale flat', 'repair', 'c8', 'outdoors'],
+  ],
+  leakFound: [
+    {
+      leakId: 'k1',
+      label: 'k1',
+      part: 'room2.flareNut',
+      component: 'nut',
+      location: 'roof',
+      methods: ['bubbles', 'dye'],
+      confirmedBy: 'Ike',
+      sizeGuess: 'a pea',
+    },
+    ['k1', 'flare nut', 'nut', 'roof', 'bubbles', 'dye', 'Ike', 'a pea'],
+  ],
+  leakRepaired: [
+    {
+      leakId: 'k1',
+      part: 'drier',
+      how: 'brazed',
+      evacuated: true,
+      parts: ['stub', 'core'],
+      onSuspicion: true,
+      joint: { one: 'copper', other: 'brass', alloy: '45 silver', flux: 'white' },
+      renewed: ['gasket', 'cap'],
+    },
+    [
+      'k1',
+      'drier',
+      'brazed',
+      'evacuated',
+      'stub',
+      'core',
+      'suspicion',
+      'copper',
+      'brass',
+      '45 silver',
+      'white',
+      'gasket',
+      'cap',
+    ],
+  ],
+  verificationTest: [
+    {
+      stage: 'initial',
+      result: 'fail',
+      leakIds: ['k1', 'k2'],
+      method: 'soap',
+      section: 'low side',
+      testGas: 'nitrogenTrace',
+      atJoint: { value: 151, unit: 'psig' },
+      'x-conditions': { minutes: measured('12.5 min'), valvesOpen: 'king valve', valvesShut: 'none' },
+    },
+    ['first test', 'FAILED', 'k1', 'k2', 'soap', 'low side', 'trace', '151 psig', '12.5 min', 'king valve'],
+  ],
+  normalOperation: [{}, []],
+  leakInspection: [
+    {
+      methods: ['ultrasonic'],
+      leaksFound: ['k3'],
+      partsLeftOut: [
+        { part: 'fins', reason: 'ice' },
+        { part: 'pan', reason: '' },
+      ],
+      allAccessibleInspected: false,
+    },
+    ['ultrasonic', 'k3', 'fins', 'ice', 'pan', 'reason not recorded', 'does not count'],
+  ],
+  processShutdown: [{ why: 'dough', pack: 'us-hfc' }, ['dough', 'US HFC rules']],
+  extension: [
+    { ground: 'radiological', until: '2026-12-24', why: 'permit', pack: 'us-ods' },
+    ['radiological', '24 Dec 2026', 'permit', 'US ozone rules'],
+  ],
+  planFiled: [{ plan: 'retire', pack: 'us-ca' }, ['retire', 'California']],
+  planCompleted: [{ pack: 'us-ca' }, ['California']],
+  unrelatedLeak: [{ why: 'other coil', pack: 'house' }, ['other coil', 'House rule']],
+  retrofitted: [{ toRefrigerant: 'R-449A' }, ['R-449A']],
+  applianceChanged: [
+    {
+      category: 'industrialProcess',
+      automaticDetection: 'part',
+      hermetic: true,
+      lightCommercialAirConditioning: false,
+    },
+    ['industrial process', 'on part', 'hermetic', 'not light commercial'],
+  ],
+  mothballed: [{}, []],
+  retired: [{ 'x-gas': 'into B-12' }, ['into B-12']],
+  detectionCheck: [{}, []],
+  reportFiled: [{ year: 2025 }, ['2025']],
+  detectionAlarm: [{ summary: '140 ppm' }, ['140 ppm']],
+  readings: [
+    { tool: 'superheat', summary: '9 °F superheat', inputs: { suction: { typed: '61 psig', si: 1 } } },
+    ['9 °F superheat', '61 psig'],
+  ],
+  pressureHold: [
+    {
+      tool: 'hold',
+      summary: 'Holding',
+      inputs: { start: { typed: '150 psig', si: 1 } },
+      conditions: { section: 'liquid line', valvesOpen: 'solenoid', testGas: 'nitrogen', method: 'gauge' },
+    },
+    ['Holding', '150 psig', 'liquid line', 'solenoid', 'nitrogen'],
+  ],
+  evacuation: [{ tool: 'evacuation', summary: 'flat at 340' }, ['flat at 340']],
+  chargeRun: [{ tool: 'weigh', summary: '3 lb went in' }, ['3 lb went in']],
+  partFitted: [
+    { part: 'Clamp', place: 'header', temporary: true, removeBy: '2027-01-02', why: 'no stub' },
+    ['Clamp', 'header', '2 Jan 2027', 'no stub'],
+  ],
+  search: [{ summary: 'by ear' }, ['by ear']],
+  photo: [{ summary: 'coil' }, ['coil']],
+  handover: [
+    { nextPerson: 'dog', oddSettings: 'cut-in high', bring: 'ladder' },
+    ['dog', 'cut-in high', 'ladder'],
+  ],
+  cylinderWeighed: [
+    { cylinderId: 'c1', gross: lb(31), mass: lb(11), counterparty: 'depot' },
+    ['c1', '31 lb', '11 lb', 'depot'],
+  ],
+  cylinderReceived: [{ cylinderId: 'c2', mass: lb(12) }, ['c2', '12 lb']],
+  cylinderSent: [{ cylinderId: 'c3', counterparty: 'reclaimer' }, ['c3', 'reclaimer']],
+  cylinderTransferred: [{ cylinderId: 'c4', mass: lb(2) }, ['c4', '2 lb']],
+};
+
+const stated = { notDone: 'no port' };
+const NOTED: Record<NoteTool, [fields: object, shown: string[]]> = {
+  visitBegun: [{}, ['begun']],
+  arrival: [
+    {
+      complaint: 'warm',
+      since: 'noon',
+      alarmAt: 'six',
+      box: measured('46 °F'),
+      secondBox: stated,
+      otherBoxWarm: 'no',
+      product: 'moved',
+      mayLimp: { unknown: true },
+      outOfTemperature: measured('6 h'),
+    },
+    ['warm', 'noon', 'six', '46 °F', 'no port', 'moved', 'unknown', '6 h'],
+  ],
+  reading: [
+    { numbers: { suction: measured('11 psig'), head: stated }, signs: { frost: 'iced' } },
+    ['11 psig', 'no port', 'iced'],
+  ],
+  judgement: [{ verdict: 'short of gas', causes: { lowCharge: 0.7 } }, ['short of gas', '70 %']],
+  raised: [
+    { how: 'nitrogen', pressure: measured('120 psig'), design: measured('150 psig'), solenoidOpen: 'yes' },
+    ['nitrogen', '120 psig', '150 psig', 'solenoid'],
+  ],
+  spot: [
+    { part: 'drier', mark: 'leftOut', grade: null, why: 'behind ice', reachable: false, leakId: 'k4' },
+    ['drier', 'left out', 'behind ice', 'out of reach', 'k4'],
+  ],
+  map: [{ layout: 'rack' }, ['rack']],
+  stain: [
+    { place: 'elbow', cause: 'spill', cleaned: 'yes', result: 'cameBack' },
+    ['elbow', 'spill', 'came back'],
+  ],
+  evidence: [{ leakId: 'k5', grade: 'bench', words: 'in water' }, ['k5', 'bench', 'in water']],
+  withdrawal: [{ leakId: 'k6', place: 'nut', why: 'soap', toldOwner: 'yes' }, ['k6', 'nut', 'soap', 'told']],
+  decision: [
+    {
+      choice: 'runOn',
+      leakId: 'k7',
+      why: 'milk',
+      decidedBy: 'Prue',
+      until: '2026-12-01',
+      expectedLoss: lb(3),
+      atPressure: measured('90 psig'),
+    },
+    ['Run on', 'k7', 'milk', 'Prue', '1 Dec 2026', '3 lb', '90 psig'],
+  ],
+  isolation: [
+    { way: 'valveOff', section: 'coil 2', openedToAir: 'yes', leftPressure: measured('3 psig') },
+    ['valved off', 'coil 2', '3 psig'],
+  ],
+  valve: [{ valve: 'king valve', state: 'leftShut', why: 'passes' }, ['king valve', 'left shut', 'passes']],
+  heated: [{ part: 'stub', what: 'both' }, ['stub', 'heated and bent']],
+  setting: [
+    { control: 'LP', before: '20 psig', after: stated, why: 'winter' },
+    ['LP', '20 psig', 'no port', 'winter'],
+  ],
+  drier: [{ part: 'Drier', changed: { notDone: 'dry' }, place: 'roof' }, ['dry', 'roof']],
+  preventive: [
+    { part: 'line', place: 'wall', how: 'sleeved', preventive: true, leakId: 'k8' },
+    ['line', 'wall', 'sleeved', 'k8'],
+  ],
+  jointTest: [
+    {
+      conditions: {
+        section: 'low side',
+        valvesOpen: 'all',
+        valvesShut: 'king',
+        testGas: 'nitrogenHydrogen',
+        atJoint: measured('100 psig'),
+        minutes: measured('12.5 min'),
+        method: 'bubbles',
+      },
+      result: 'pass',
+      leakIds: ['k9'],
+    },
+    ['low side', 'all', 'king', 'hydrogen', '100 psig', '12.5 min', 'bubbles', 'passed', 'k9'],
+  ],
+  vacuumSkipped: [
+    { section: 'coil', stayedAboveAtmosphere: 'yes', why: 'never opened' },
+    ['coil', 'atmospheric', 'never opened'],
+  ],
+  weighed: [
+    {
+      bottles: [{ bottle: 'B-3', before: measured('24 lb'), after: measured('22 lb') }],
+      keptInHoses: measured('2 oz'),
+    },
+    ['B-3', '24 lb', '22 lb', '2 oz'],
+  ],
+  proof: [
+    {
+      box: measured('38 °F'),
+      superheat: measured('9 °F'),
+      subcooling: measured('11 °F'),
+      split: measured('28 °F'),
+      cutIn: measured('40 psig'),
+      cutOut: measured('20 psig'),
+      defrost: 'failed',
+      secondSearch: 'hit',
+    },
+    ['38 °F', '9 °F', '11 °F', '28 °F', '40 psig', '20 psig', 'failed', 'a hit'],
+  ],
+  school: [{ question: 'vacuum', school: 'shapeDecides', why: 'old oil' }, ['old oil', 'shape']],
+  checklist: [{ item: 'valveReopened king valve', answer: { notDone: 'seized' } }, ['king valve', 'seized']],
+  signed: [{ name: 'Prue', role: 'owner', notSigned: null }, ['Prue', 'owner']],
+  picture: [
+    { file: 'x.jpg', caption: 'old joint', pair: 'after', leakId: 'k2' },
+    ['old joint', 'after', 'k2'],
+  ],
+};
+
+const entryOf = (kind: EntryKind, fields: object): Entry => ({ ...common, kind, ...fields }) as Entry;
+const beside = { caseNote: 'ask Odalys', attachments: ['paper.pdf'] };
+
+describe('every kind of entry', () => {
+  test('is in the table', () => {
+    expect(Object.keys(FILLED).sort()).toEqual(ENTRY_KINDS.filter((kind) => kind !== 'void').sort());
+  });
+  test.each(Object.entries(FILLED))('%s shows what was typed', (kind, [fields, shown]) => {
+    const entry = entryOf(kind as EntryKind, { ...fields, ...beside });
+    const read = entrySchema.safeParse(entry);
+    expect(read.error?.issues).toBeUndefined();
+    const words = noteWords(entry, 'pounds', NO_NAMES);
+    for (const each of [...shown, 'ask Odalys', 'paper.pdf']) expect(words).toContain(each);
+    expect(words).not.toMatch(/undefined|null|\[object/);
+    expect(entryTitle(entry)).toMatch(/^[A-Z]/);
+    expect(PAPER_BLOCKS).toContain(blockOf(entry));
+  });
+});
+
+describe('every note of a visit', () => {
+  test('is in the table', () => {
+    expect(Object.keys(NOTED).sort()).toEqual(Object.keys(NOTES).sort());
+    expect(Object.keys(NOTED).length).toBeGreaterThanOrEqual(25);
+  });
+  test.each(Object.entries(NOTED))('%s shows what was typed', (tool, [fields, shown]) => {
+    const entry = entryOf(NOTES[tool as NoteTool].kind, { tool, ...fields });
+    expect(noteProblems(entry)).toEqual([]);
+    const words = noteWords(entry, 'pounds', NO_NAMES).toLowerCase();
+    for (const each of shown) expect(words).toContain(each.toLowerCase());
+    expect(words).not.toMatch(/undefined|null|\[object/);
+    expect(entryTitle(entry)).toMatch(/^[A-Z]/);
+  });
+});

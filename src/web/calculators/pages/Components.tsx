@@ -1,0 +1,193 @@
+/** What does this system hold? Each part's volume at its state, summed with a range. */
+import {
+  LIQUID_SHARE,
+  type Part,
+  chargeByComponents,
+  lineVolume,
+} from '../../../core/bench/charge/components';
+import type { BenchRefusal } from '../../../core/bench/calculated';
+import type { Result } from '../../../core/result';
+import { Section } from '../../parts/Page';
+import { benchRefusalWords } from '../../../words/bench';
+import { useBenchForm } from '../form';
+import { Big, Refused } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+
+const INCH = 0.0254;
+const feet = { us: 'ft', metric: 'm' };
+const litres = { us: 'L', metric: 'L' };
+const outside = (example: number) => ({
+  label: 'Outside diameter',
+  dimension: 'length' as const,
+  optional: true,
+  example: example * INCH,
+});
+const wall = (start: number) => ({ label: 'Wall', dimension: 'length' as const, start: start * INCH });
+const length = (example: number) => ({
+  label: 'Length',
+  dimension: 'length' as const,
+  unit: feet,
+  optional: true,
+  example: example * 12 * INCH,
+});
+const volume = (example: number) => ({
+  label: 'Internal volume',
+  dimension: 'volume' as const,
+  unit: litres,
+  optional: true,
+  example,
+});
+const SPECS = {
+  warm: { label: 'Temperature of the warm side', dimension: 'temperature', start: 313.15 },
+  cold: { label: 'Temperature of the cold side', dimension: 'temperature', start: 266.4833 },
+  liquidOutside: outside(0.5),
+  liquidWall: wall(0.035),
+  liquidLength: length(60),
+  suctionOutside: outside(1.125),
+  suctionWall: wall(0.05),
+  suctionLength: length(60),
+  receiver: volume(0.012),
+  level: { label: 'Level in the receiver', dimension: 'share', start: 0.3 },
+  condenser: volume(0.008),
+  evaporator: volume(0.006),
+} as const;
+type Key = keyof typeof SPECS;
+
+const GROUPS: readonly { title: string; keys: readonly Key[] }[] = [
+  { title: 'Both sides', keys: ['warm', 'cold'] },
+  { title: 'Liquid line', keys: ['liquidOutside', 'liquidWall', 'liquidLength'] },
+  { title: 'Suction line', keys: ['suctionOutside', 'suctionWall', 'suctionLength'] },
+  { title: 'Receiver', keys: ['receiver', 'level'] },
+  { title: 'Condenser', keys: ['condenser'] },
+  { title: 'Evaporator', keys: ['evaporator'] },
+];
+
+/** The parts that are given; one that is given in part only, or impossibly, is a refusal. */
+function partsOf(si: Record<Key, number | null>): Result<Part[], BenchRefusal> {
+  const parts: Part[] = [];
+  const { warm, cold } = si;
+  if (warm === null || cold === null) return { ok: true, value: [] };
+  for (const line of [
+    {
+      name: 'liquid line',
+      at: ['liquidOutside', 'liquidWall', 'liquidLength'],
+      liquid: LIQUID_SHARE.liquidLine,
+      temperature: warm,
+    },
+    {
+      name: 'suction line',
+      at: ['suctionOutside', 'suctionWall', 'suctionLength'],
+      liquid: LIQUID_SHARE.suctionLine,
+      temperature: cold,
+    },
+  ] as const) {
+    const [wide, thick, long] = line.at.map((key) => si[key]);
+    if (wide == null || thick == null || long == null) continue;
+    const found = lineVolume({ outside: wide, wall: thick, length: long });
+    if (!found.ok) return found;
+    parts.push({ ...line, volume: found.value.value });
+  }
+  if (si.receiver !== null && si.level !== null)
+    parts.push({
+      name: 'receiver',
+      volume: si.receiver,
+      liquid: { low: si.level, high: si.level },
+      temperature: warm,
+    });
+  if (si.condenser !== null)
+    parts.push({
+      name: 'condenser',
+      volume: si.condenser,
+      liquid: LIQUID_SHARE.condenser,
+      temperature: warm,
+    });
+  if (si.evaporator !== null)
+    parts.push({
+      name: 'evaporator',
+      volume: si.evaporator,
+      liquid: LIQUID_SHARE.evaporator,
+      temperature: cold,
+    });
+  return { ok: true, value: parts };
+}
+
+export default function Components() {
+  const form = useBenchForm('components', SPECS);
+  const { show } = form;
+  const parts = partsOf(form.si);
+  return (
+    <BenchPage
+      slug="components"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          {GROUPS.map((group) => (
+            <Section key={group.title} title={group.title}>
+              <Fields form={form} only={group.keys} />
+            </Section>
+          ))}
+        </>
+      }
+    >
+      {!parts.ok ? (
+        <Refused>{benchRefusalWords(parts.refusal, show)}</Refused>
+      ) : parts.value.length === 0 ? (
+        <p className="py-4 text-soft">
+          Fill in the parts you know; each that is complete is added. What is left out is left out of the sum
+          too.
+        </p>
+      ) : (
+        <WithTable>
+          {(table) => (
+            <KeptAnswer
+              outcome={chargeByComponents(table, parts.value)}
+              tool="components"
+              kind="chargeRun"
+              fields={form.fields}
+              summary={({ low, high }) =>
+                `Full charge of ${table.name} by components: ${show('mass', low)} to ${show('mass', high)}`
+              }
+              below={() => (
+                <p className="text-soft">
+                  To make it count, set the full charge on the machine’s page as a range; its midpoint counts.
+                </p>
+              )}
+            >
+              {(value) => (
+                <>
+                  <Big
+                    label="Full charge, about"
+                    note={`${show('mass', value.low)} to ${show('mass', value.high)}`}
+                  >
+                    {show('mass', value.charge)}
+                  </Big>
+                  <table className="mb-3 w-full max-w-md text-left">
+                    <caption className="text-left font-semibold">By part</caption>
+                    <tbody>
+                      {value.parts.map((part) => (
+                        <tr key={part.name} className="rule-b">
+                          <th scope="row" className="py-1 font-normal">
+                            {part.name}
+                          </th>
+                          <td className="text-right">
+                            {part.low === part.high
+                              ? show('mass', part.low)
+                              : `${show('mass', part.low)} to ${show('mass', part.high)}`}
+                          </td>
+                        </tr>
+                      ))}
+                    </tbody>
+                  </table>
+                </>
+              )}
+            </KeptAnswer>
+          )}
+        </WithTable>
+      )}
+    </BenchPage>
+  );
+}

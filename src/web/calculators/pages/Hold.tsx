@@ -1,0 +1,341 @@
+/** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
+import { fahrenheitDegrees } from '../../../core/bench/calculated';
+import { type HoldJudged, judgeHold } from '../../../core/bench/hold';
+import { fallFor, holdLoss, standingTime } from '../../../core/bench/holdLoss';
+import { measureText } from '../../../core/quantity/measure';
+import { Choices } from '../../parts/Choices';
+import { TextArea } from '../../parts/Field';
+import { WEAK_WORDS } from '../../../words/bench';
+import { bare, readIn } from '../../../words/measures';
+import { LazyCurves } from '../charts/LazyCurves';
+import { useBenchForm } from '../form';
+import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, More, Ready } from '../parts/Fields';
+import { HoldTimer } from '../parts/HoldTimer';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { holdLines } from '../readingLines';
+import { useBench } from '../setting';
+
+const PSI = 6894.757293168;
+const OUNCE_A_YEAR = 0.45359237 / 16 / (365 * 86_400);
+const SPECS = {
+  start: { label: 'Start pressure', dimension: 'pressure', example: 101_325 + 150 * PSI },
+  startTemperature: {
+    label: 'Temperature of the gas at the start',
+    dimension: 'temperature',
+    example: 297.0389,
+  },
+  end: { label: 'End pressure', dimension: 'pressure', example: 101_325 + 143 * PSI },
+  endTemperature: { label: 'Temperature of the gas at the end', dimension: 'temperature', example: 288.7056 },
+  stood: { label: 'Time stood', dimension: 'duration', example: 7200 },
+  share: {
+    label: 'Share of the volume that changed temperature',
+    dimension: 'share',
+    start: 1,
+    hint: '100 unless part of it stayed as it was',
+  },
+  division: { label: 'Division of the gauge', dimension: 'pressureDifference', start: PSI },
+  doubt: {
+    label: 'How far the temperatures may be off',
+    dimension: 'temperatureDifference',
+    start: fahrenheitDegrees(2),
+  },
+  design: {
+    label: 'Least marked design pressure of the section',
+    dimension: 'pressure',
+    optional: true,
+    example: 101_325 + 250 * PSI,
+  },
+  working: {
+    label: 'Pressure it runs at',
+    dimension: 'pressure',
+    optional: true,
+    example: 101_325 + 140 * PSI,
+  },
+  volume: {
+    label: 'Volume of the section',
+    dimension: 'volume',
+    unit: { us: 'L', metric: 'L' },
+    optional: true,
+    example: 0.02,
+  },
+  matters: {
+    label: 'Leak that must not hide, at work',
+    dimension: 'massRate',
+    start: 8 * OUNCE_A_YEAR,
+    hint: 'needs volume and working pressure',
+  },
+} as const;
+type Key = keyof typeof SPECS;
+
+const JUDGE: readonly Key[] = ['start', 'startTemperature', 'end', 'endTemperature', 'stood'];
+const ABOUT: readonly Key[] = ['share', 'division', 'doubt', 'design', 'working', 'volume', 'matters'];
+const HOW_LONG: readonly Key[] = ['start', 'working', 'volume', 'matters', 'division', 'doubt', 'design'];
+
+export default function Hold() {
+  const form = useBenchForm('hold', SPECS, { asks: 'judge', between: '' });
+  const judging = form.choice.asks === 'judge';
+  return (
+    <BenchPage
+      slug="hold"
+      form={form}
+      inputs={
+        <>
+          <Choices
+            label="What you ask"
+            value={form.choice.asks}
+            onChange={(value) => form.choose('asks', value)}
+            choices={[
+              { value: 'judge', words: 'Did it hold?' },
+              { value: 'howLong', words: 'How long must it stand?' },
+            ]}
+          />
+          <Caution>
+            Nitrogen only through a regulator, never oxygen or compressed air; never above the least marked
+            design pressure of the section. The maker&rsquo;s marking and local code decide.
+          </Caution>
+          {judging && (
+            <HoldTimer onStood={(minutes) => form.fields.stood.set({ text: minutes, unit: 'min' })} />
+          )}
+          <Fields form={form} only={judging ? JUDGE : HOW_LONG} />
+          {judging && (
+            <TextArea
+              label="Readings in between"
+              optional
+              rows={3}
+              value={form.choice.between}
+              onChange={(event) => form.choose('between', event.target.value)}
+              hint="A line each: minutes, pressure, temperature, in the units of the fields above. They show whether the tail has settled."
+            />
+          )}
+          {judging && (
+            <More words="Gauge, limits, volume and the leak that matters">
+              <Fields form={form} only={ABOUT} />
+            </More>
+          )}
+          <RefrigerantPick label="Refrigerant at work" />
+        </>
+      }
+    >
+      {judging ? <Judged form={form} /> : <HowLong form={form} />}
+    </BenchPage>
+  );
+}
+
+type Form = ReturnType<typeof useBenchForm<Key, 'asks' | 'between'>>;
+
+function Judged({ form }: { form: Form }) {
+  const { atmosphere, show } = useBench();
+  const { working, volume, matters, design } = form.si;
+  const between = holdLines(form.choice.between, {
+    pressureUnit: form.fields.start.unit,
+    temperatureUnit: form.fields.startTemperature.unit,
+    atmosphere,
+  });
+  return (
+    <Ready form={form} keys={[...JUDGE, 'share', 'division', 'doubt']}>
+      {(si) => (
+        <WithTable>
+          {(table) => {
+            const section =
+              volume !== null && working !== null && si.start > atmosphere && working > atmosphere
+                ? { table, volume, test: si.start, working, atmosphere }
+                : null;
+            if (!between.ok) return <Refused>{between.refusal}</Refused>;
+            const readings = [
+              { at: 0, pressure: si.start, temperature: si.startTemperature },
+              ...between.value,
+              { at: si.stood, pressure: si.end, temperature: si.endTemperature },
+            ].sort((a, b) => a.at - b.at);
+            const outcome = judgeHold({
+              readings,
+              changedShare: si.share,
+              gauge: { resolution: si.division, temperatureDoubt: si.doubt },
+              limits: { design, working },
+              matters: section && matters !== null ? fallFor(section, matters) : null,
+            });
+            return (
+              <KeptAnswer
+                outcome={outcome}
+                tool="hold"
+                kind="pressureHold"
+                fields={form.fields}
+                summary={(judged) =>
+                  `${verdictTitle(judged, show)}: ${show('pressure', si.start)} to ${show('pressure', si.end)} in ${show('duration', si.stood)}, ${show('temperature', si.startTemperature)} to ${show('temperature', si.endTemperature)}`
+                }
+                below={(judged) => (
+                  <>
+                    <HoldChart judged={judged} si={si} between={between.value} />
+                    {judged.verdict.kind === 'losing' && section && (
+                      <Answer outcome={holdLoss(section, judged.verdict.rate)}>
+                        {(loss) => (
+                          <Big
+                            label={`As ${table.name} at work, about`}
+                            note="an estimate: laminar flow of one fine leak"
+                          >
+                            {measureText('massRate', loss.refrigerant, 'oz/yr')},{' '}
+                            {measureText('massRate', loss.refrigerant, 'g/yr')}
+                          </Big>
+                        )}
+                      </Answer>
+                    )}
+                    {judged.verdict.kind === 'losing' && !section && (
+                      <p className="text-soft">Type volume and working pressure to see it as gas a year.</p>
+                    )}
+                  </>
+                )}
+              >
+                {(judged) => <HoldWords judged={judged} />}
+              </KeptAnswer>
+            );
+          }}
+        </WithTable>
+      )}
+    </Ready>
+  );
+}
+
+function HoldWords({ judged }: { judged: HoldJudged }) {
+  const { show } = useBench();
+  const { verdict } = judged;
+  return (
+    <>
+      <Verdict tone={TONES[verdict.kind]} title={verdictTitle(judged, show)}>
+        {verdict.kind === 'holding' &&
+          `No loss larger than ${show('pressureRate', verdict.lossAtMost)} could hide in this.`}
+        {verdict.kind === 'losing' &&
+          `Give or take ${show('pressureRate', verdict.rateDoubt)}. Soap every joint that was touched.`}
+        {verdict.kind === 'cannotTell' &&
+          `A leak that matters could still hide. Let it stand ${show('duration', verdict.untilS)} in all, counted from the start.`}
+        {verdict.kind === 'risen' &&
+          'More than temperature explains: the gas was warmer than said, or a valve lets by from a higher side.'}
+      </Verdict>
+      <div className="grid gap-x-8 sm:grid-cols-2">
+        <Big label="Expected at the end">{show('pressure', judged.expected)}</Big>
+        <Big
+          label="Measured against it"
+          note={`gauge and temperatures leave ${show('pressureDifference', judged.doubt)} open, either way`}
+        >
+          {show('pressureDifference', judged.residual)}
+        </Big>
+      </div>
+      {judged.weak.map((each) => (
+        <Caution key={each}>{WEAK_WORDS[each]}</Caution>
+      ))}
+    </>
+  );
+}
+
+const TONES = { holding: 'good', losing: 'bad', cannotTell: 'watch', risen: 'watch' } as const;
+
+function verdictTitle({ verdict }: HoldJudged, show: ReturnType<typeof useBench>['show']): string {
+  switch (verdict.kind) {
+    case 'holding':
+      return 'Holding';
+    case 'losing':
+      return `Losing ${show('pressureRate', verdict.rate)}`;
+    case 'cannotTell':
+      return 'Cannot tell yet';
+    case 'risen':
+      return 'The pressure rose';
+  }
+}
+
+function HoldChart({
+  judged,
+  si,
+  between,
+}: {
+  judged: HoldJudged;
+  si: { start: number; end: number; stood: number };
+  between: readonly { at: number; pressure: number }[];
+}) {
+  const { system, atmosphere } = useBench();
+  const unit = readIn('pressure', system);
+  const place = (at: number, pressure: number) => ({
+    x: at / 60,
+    y: bare('pressure', pressure, unit, atmosphere),
+  });
+  const edge = (side: 1 | -1) => bare('pressure', judged.expected + side * judged.doubt, unit, atmosphere);
+  return (
+    <LazyCurves
+      label="Pressure while it stood"
+      x={{ name: 'Time', unit: 'min' }}
+      y={{ name: 'Pressure', unit }}
+      curves={[
+        {
+          name: 'expected from temperature alone',
+          look: 'main',
+          points: [place(0, si.start), place(si.stood, judged.expected)],
+        },
+        {
+          name: 'measured',
+          look: 'readings',
+          points: [
+            place(0, si.start),
+            ...between.map((each) => place(each.at, each.pressure)),
+            place(si.stood, si.end),
+          ],
+        },
+      ]}
+      band={{
+        from: edge(-1),
+        to: edge(1),
+        since: (si.stood / 60) * 0.9,
+        name: 'expected at the end, with the doubt of gauge and temperature',
+      }}
+    />
+  );
+}
+
+function HowLong({ form }: { form: Form }) {
+  const { atmosphere, show } = useBench();
+  const { design } = form.si;
+  return (
+    <Ready form={form} keys={['start', 'working', 'volume', 'matters', 'division', 'doubt']}>
+      {(si) => {
+        if (design !== null && si.start > design)
+          return (
+            <Refused>
+              Do not test at {show('pressure', si.start)}: the least marked design pressure of the section is{' '}
+              {show('pressure', design)}.
+            </Refused>
+          );
+        return (
+          <WithTable>
+            {(table) => (
+              <KeptAnswer
+                outcome={standingTime(
+                  { table, volume: si.volume, test: si.start, working: si.working, atmosphere },
+                  si.matters,
+                  { resolution: si.division, temperatureDoubt: si.doubt },
+                )}
+                tool="hold"
+                kind="pressureHold"
+                fields={form.fields}
+                choices={{ asks: 'howLong' }}
+                summary={({ seconds }) =>
+                  `To show ${show('massRate', si.matters)} it must stand ${show('duration', seconds)} at ${show('pressure', si.start)}`
+                }
+                below={() =>
+                  si.start < si.working ? <Caution>{WEAK_WORDS.belowWorkingPressure}</Caution> : null
+                }
+              >
+                {(value) => (
+                  <Big
+                    label={`To show a leak of ${show('massRate', si.matters)} it must stand`}
+                    note={`until the fall is larger than the ${show('pressureDifference', value.doubt)} that gauge and temperature leave open; it falls ${show('pressureRate', value.fall)}`}
+                  >
+                    {show('duration', value.seconds)}
+                  </Big>
+                )}
+              </KeptAnswer>
+            )}
+          </WithTable>
+        );
+      }}
+    </Ready>
+  );
+}

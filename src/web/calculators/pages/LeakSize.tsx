@@ -1,0 +1,173 @@
+/** One leak in all the ways people see it, and which method could see it. */
+import { fahrenheitDegrees } from '../../../core/bench/calculated';
+import { holdDoubt } from '../../../core/bench/hold';
+import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/bench/leakSize';
+import { measureText } from '../../../core/quantity/measure';
+import { YEAR_S } from '../../../core/quantity/units';
+import { SelectField } from '../../parts/Field';
+import { DETECTION_WORDS } from '../../../words/bench';
+import { useBenchForm } from '../form';
+import { Answer } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, More, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const PSI = 6894.757293168;
+const SPECS = {
+  share: { label: 'Percent of the full charge a year', dimension: 'share', example: 0.1 },
+  mass: { label: 'Refrigerant a year', dimension: 'massRate', example: 0.9 / YEAR_S },
+  throughput: { label: 'Leak at work', dimension: 'throughput', example: 1e-5 },
+  bubbles: { label: 'Bubbles', dimension: 'bubbleRate', example: 1 / 40 },
+  hold: { label: 'Fall in the pressure test', dimension: 'pressureRate', example: PSI / 3600 },
+  vacuum: { label: 'Rise under vacuum', dimension: 'vacuumRate', example: (50 * 0.1333223684) / 60 },
+  fullCharge: { label: 'Full charge', dimension: 'mass', start: 10 * 0.45359237 },
+  working: {
+    label: 'Pressure at the leak while it works',
+    dimension: 'pressure',
+    start: 101_325 + 150 * PSI,
+  },
+  bubble: { label: 'Bubble', dimension: 'length', unit: { us: 'mm', metric: 'mm' }, start: 0.002 },
+  volume: {
+    label: 'Volume in pressure test and vacuum',
+    dimension: 'volume',
+    unit: { us: 'L', metric: 'L' },
+    start: 0.02,
+  },
+  test: { label: 'Nitrogen in the pressure test', dimension: 'pressure', start: 101_325 + 150 * PSI },
+  stood: {
+    label: 'The pressure test stands',
+    dimension: 'duration',
+    unit: { us: 'h', metric: 'h' },
+    start: 86_400,
+  },
+  division: { label: 'Division of the gauge', dimension: 'pressureDifference', start: PSI },
+} as const;
+const ASSUMED = ['fullCharge', 'working', 'bubble', 'volume', 'test', 'stood', 'division'] as const;
+
+const VIEWS: Record<LeakView, string> = {
+  share: 'percent a year',
+  mass: 'weight a year',
+  throughput: 'Pa·m³/s or mbar·L/s',
+  bubbles: 'bubbles under soap',
+  hold: 'fall in a hold',
+  vacuum: 'rise under vacuum',
+};
+
+export default function LeakSize() {
+  const form = useBenchForm('leak-size', SPECS, { view: 'share' });
+  const { show, atmosphere } = useBench();
+  const view = form.choice.view as LeakView;
+  return (
+    <BenchPage
+      slug="leak-size"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <SelectField
+            label="I know it as"
+            value={view}
+            onChange={(event) => form.choose('view', event.target.value)}
+            choices={Object.entries(VIEWS).map(([value, words]) => ({ value, words }))}
+          />
+          <Fields form={form} only={[view]} />
+          <More words="What the other views assume">
+            <Fields form={form} only={ASSUMED} />
+          </More>
+        </>
+      }
+    >
+      <Ready form={form} keys={[view, ...ASSUMED]}>
+        {(si) => (
+          <WithTable>
+            {(table) => {
+              const setting = { table, atmosphere, ...si };
+              const given = view === 'share' ? si[view] / YEAR_S : si[view];
+              const outcome = leakSize(setting, view, given);
+              const doubt = holdDoubt(si.test, 293.15, 1, {
+                resolution: si.division,
+                temperatureDoubt: fahrenheitDegrees(2),
+              });
+              return (
+                <KeptAnswer
+                  outcome={outcome}
+                  tool="leak-size"
+                  kind="readings"
+                  fields={form.fields}
+                  choices={form.choice}
+                  summary={({ mass, share }) =>
+                    `Leak of ${table.name}: ${show('massRate', mass)}, ${show('share', share * YEAR_S)} a year`
+                  }
+                  below={({ mass }) => (
+                    <Answer outcome={sightings(setting, mass, doubt / si.stood)}>
+                      {(seen) => (
+                        <table className="mb-2 w-full text-left">
+                          <caption className="mb-1 text-left font-semibold">Who could see it</caption>
+                          <tbody>
+                            {seen.map((each) => (
+                              <tr key={each.method} className="rule-b">
+                                <th scope="row" className="py-2 pr-4 font-normal">
+                                  {DETECTION_WORDS[each.method]}
+                                  <span className="block text-soft">
+                                    from {show('massRate', each.smallest)}
+                                  </span>
+                                </th>
+                                <td
+                                  className={
+                                    each.sees ? 'font-semibold text-green' : 'font-semibold text-brick'
+                                  }
+                                >
+                                  {each.sees ? '● sees it' : '✕ does not'}
+                                </td>
+                              </tr>
+                            ))}
+                          </tbody>
+                        </table>
+                      )}
+                    </Answer>
+                  )}
+                >
+                  {(views) => <AllViews views={views} />}
+                </KeptAnswer>
+              );
+            }}
+          </WithTable>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}
+
+function AllViews({ views }: { views: LeakViews }) {
+  const text = measureText;
+  const rows: [string, string, boolean][] = [
+    ['Of the full charge', `${text('share', views.share * YEAR_S, '%')} a year`, true],
+    ['Pounds', text('massRate', views.mass, 'lb/yr'), true],
+    ['Ounces', text('massRate', views.mass, 'oz/yr'), true],
+    ['Kilograms', text('massRate', views.mass, 'kg/yr'), true],
+    ['Grams', text('massRate', views.mass, 'g/yr'), true],
+    ['Throughput', text('throughput', views.throughput, 'Pa·m³/s'), true],
+    ['', text('throughput', views.throughput, 'mbar·L/s'), true],
+    ['Bubbles under soap', text('bubbleRate', views.bubbles, 'bubbles/min'), false],
+    ['Fall in the pressure test', text('pressureRate', views.hold, 'psi/h'), false],
+    ['Rise under vacuum', text('vacuumRate', views.vacuum, 'micron/min'), false],
+  ];
+  return (
+    <table className="mb-2 w-full text-left">
+      <caption className="mb-1 text-left font-semibold">The same leak</caption>
+      <tbody>
+        {rows.map(([name, figure, exact]) => (
+          <tr key={`${name}${figure}`} className="rule-b">
+            <th scope="row" className="py-1.5 pr-4 font-normal">
+              {name}
+              {!exact && <span className="text-soft"> (estimate)</span>}
+            </th>
+            <td className="text-right text-lg font-semibold">{figure}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,98 @@
+/** Is there liquid left? Standing pressure against saturation at ambient. */
+import { fahrenheitDegrees } from '../../../core/bench/calculated';
+import { type StandingVerdict, standingCheck } from '../../../core/bench/standingCheck';
+import { STANDING_VERDICT_WORDS } from '../../../words/bench';
+import { SaturationCurve } from '../charts/SaturationCurve';
+import { useBenchForm } from '../form';
+import { Verdict } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { FlammableCaution, RefrigerantPick, TableDoubt, WithTable } from '../parts/RefrigerantPick';
+import { useBench } from '../setting';
+
+const SPECS = {
+  standing: {
+    label: 'Standing pressure',
+    dimension: 'pressure',
+    example: 520_000,
+    hint: 'at rest, solenoid open',
+  },
+  ambient: {
+    label: 'Ambient temperature',
+    dimension: 'temperature',
+    example: 297,
+    hint: 'at its coldest part',
+  },
+  doubt: {
+    label: 'How far that may be off',
+    dimension: 'temperatureDifference',
+    start: fahrenheitDegrees(3),
+  },
+  resolution: { label: 'Division of the gauge', dimension: 'pressureDifference', start: 6894.757 },
+} as const;
+
+const TONES: Record<StandingVerdict, 'good' | 'bad' | 'watch'> = {
+  liquidPresent: 'good',
+  vapourOnly: 'bad',
+  airOrWrongGas: 'watch',
+};
+
+export default function Standing() {
+  const form = useBenchForm('standing', SPECS);
+  const { show } = useBench();
+  return (
+    <BenchPage
+      slug="standing"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <Fields form={form} />
+        </>
+      }
+    >
+      <Ready form={form} keys={['standing', 'ambient', 'doubt', 'resolution']}>
+        {(si) => (
+          <WithTable>
+            {(table) => (
+              <KeptAnswer
+                outcome={standingCheck({ table, ...si })}
+                tool="standing"
+                kind="readings"
+                fields={form.fields}
+                summary={({ verdict }) =>
+                  `${STANDING_VERDICT_WORDS[verdict].title}: ${show('pressure', si.standing)} at ${show('temperature', si.ambient)}`
+                }
+                below={() => (
+                  <>
+                    <SaturationCurve
+                      table={table}
+                      states={[
+                        { name: 'at rest', side: 'right', temperature: si.ambient, pressure: si.standing },
+                      ]}
+                    />
+                    <FlammableCaution />
+                  </>
+                )}
+              >
+                {(check) => (
+                  <>
+                    <Verdict tone={TONES[check.verdict]} title={STANDING_VERDICT_WORDS[check.verdict].title}>
+                      {STANDING_VERDICT_WORDS[check.verdict].about}
+                    </Verdict>
+                    <TableDoubt name={table.name} doubtful={check.doubtful} />
+                    <p>
+                      With liquid it would stand between {show('pressure', check.lowest)} and{' '}
+                      {show('pressure', check.highest)}; it stands at {show('pressure', si.standing)}.
+                    </p>
+                  </>
+                )}
+              </KeptAnswer>
+            )}
+          </WithTable>
+        )}
+      </Ready>
+    </BenchPage>
+  );
+}

@@ -1,0 +1,146 @@
+/** What stays in my hoses, and what to weigh so that the right charge is inside. */
+import { hoseContent, weighOut } from '../../../core/bench/charge/hoses';
+import { measureText } from '../../../core/quantity/measure';
+import {
+  type SaturationTable,
+  saturatedState,
+  saturationTemperature,
+  vapourDensity,
+} from '../../../core/refrigerant/saturation';
+import { Choices } from '../../parts/Choices';
+import { benchRefusalWords } from '../../../words/bench';
+import { useBenchForm } from '../form';
+import { Answer, Big, Caution, Refused } from '../parts/Answer';
+import { BenchPage } from '../parts/BenchPage';
+import { Fields, Ready } from '../parts/Fields';
+import { KeptAnswer } from '../parts/KeptAnswer';
+import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
+
+const INCH = 0.0254;
+const SPECS = {
+  charge: {
+    label: 'Charge that must be inside',
+    dimension: 'mass',
+    unit: { us: 'oz', metric: 'g' },
+    example: 0.07,
+  },
+  bore: {
+    label: 'Bore of the hose',
+    dimension: 'length',
+    start: 0.19 * INCH,
+    hint: 'a hose called 1/4 in has about 0.19 in',
+  },
+  length: {
+    label: 'Length of the hose',
+    dimension: 'length',
+    unit: { us: 'ft', metric: 'm' },
+    start: 60 * INCH,
+  },
+  count: { label: 'Hoses that are filled', dimension: 'number', start: 1 },
+  liquid: { label: 'Temperature of the liquid in the hose', dimension: 'temperature', start: 297.0389 },
+  suction: { label: 'Suction pressure when they are pulled empty', dimension: 'pressure', start: 200_000 },
+} as const;
+type Si = Record<keyof typeof SPECS, number>;
+
+export default function Weigh() {
+  const form = useBenchForm('weigh', SPECS, { off: 'empty' });
+  return (
+    <BenchPage
+      slug="weigh"
+      form={form}
+      inputs={
+        <>
+          <RefrigerantPick />
+          <Fields form={form} only={['charge', 'bore', 'length', 'count']} />
+          <p className="mb-1 font-semibold">The hoses come off</p>
+          <Choices
+            label="The hoses come off"
+            value={form.choice.off}
+            onChange={(value) => form.choose('off', value)}
+            choices={[
+              { value: 'empty', words: 'pulled empty into the low side' },
+              { value: 'full', words: 'full of liquid' },
+            ]}
+          />
+          <Fields form={form} only={['liquid', 'suction']} />
+        </>
+      }
+    >
+      <Ready form={form} keys={['charge', 'bore', 'length', 'count', 'liquid', 'suction']}>
+        {(si) => <WithTable>{(table) => <Weighed table={table} si={si} form={form} />}</WithTable>}
+      </Ready>
+    </BenchPage>
+  );
+}
+
+function Weighed({
+  table,
+  si,
+  form,
+}: {
+  table: SaturationTable;
+  si: Si;
+  form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'off'>>;
+}) {
+  const { show } = form;
+  const liquid = saturatedState(table, si.liquid);
+  if (!liquid.ok) return <Refused>{benchRefusalWords(liquid.refusal, show)}</Refused>;
+  const boiling = saturationTemperature(table, 'dew', si.suction);
+  if (!boiling.ok) return <Refused>{benchRefusalWords(boiling.refusal, show)}</Refused>;
+  const vapour = vapourDensity(table, boiling.value);
+  if (!vapour.ok) return <Refused>{benchRefusalWords(vapour.refusal, show)}</Refused>;
+  const full = hoseContent({ ...si, density: liquid.value.liquidDensity });
+  if (!full.ok) return <Answer outcome={full}>{() => null}</Answer>;
+  const pulledEmpty = form.choice.off === 'empty';
+  return (
+    <KeptAnswer
+      outcome={weighOut({
+        charge: si.charge,
+        hoseVolume: full.value.value.volume,
+        liquid: liquid.value.liquidDensity,
+        vapour: vapour.value,
+        pulledEmpty,
+      })}
+      tool="weigh"
+      kind="chargeRun"
+      fields={form.fields}
+      choices={form.choice}
+      summary={({ weigh, kept }) =>
+        `Weigh ${show('mass', weigh)} of ${table.name} so that ${show('mass', si.charge)} is inside; ${show('mass', kept)} stays in the hoses`
+      }
+      below={(value) => (
+        <>
+          {value.hoseHoldsMore && (
+            <Caution>
+              Your hose holds more than the machine. A slip of the valve is a wrong charge: take the shortest,
+              finest hose or a charging adapter, and weigh before and after.
+            </Caution>
+          )}
+          <Answer outcome={full}>
+            {(content) => (
+              <Big
+                label="The hoses hold, full of liquid"
+                note={`${show('volume', content.volume)} of volume`}
+              >
+                {show('mass', content.mass)}
+              </Big>
+            )}
+          </Answer>
+          <Caution>Liquid refrigerant freezes skin. Blends leave the bottle as liquid.</Caution>
+          <FlammableCaution />
+        </>
+      )}
+    >
+      {(value) => (
+        <div className="grid gap-x-8 sm:grid-cols-2">
+          <Big label="Weigh out of the bottle" note={`= ${measureText('mass', value.weigh, 'g')}`}>
+            {show('mass', value.weigh)}
+          </Big>
+          <Big label="Of it stays in the hoses" note={`= ${measureText('mass', value.kept, 'g')}`}>
+            {show('mass', value.kept)}
+          </Big>
+        </div>
+      )}
+    </KeptAnswer>
+  );
+}

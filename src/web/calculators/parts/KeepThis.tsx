@@ -1,0 +1,190 @@
+/** "Keep this": the result and what it came from, filed with a machine as an entry of its logbook. */
+import { useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { Entry } from '../../../core/logbook/entry';
+import { type Day, dayText } from '../../../core/quantity/day';
+import { useWriter } from '../../data/writer';
+import { useMachine, useToday } from '../../data/queries';
+import { rememberMachine } from '../../data/recentMachines';
+import { type Machine } from '../../data/standing';
+import { useWriting } from '../../data/useWriting';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { TextArea, TextField } from '../../parts/Field';
+import { MachinePicker } from '../../forms/MachinePicker';
+import { Loaded } from '../../parts/Page';
+import { SaveBar } from '../../forms/SaveBar';
+import { Sheet } from '../../parts/Sheet';
+import { ENTRY_WORDS } from '../../../words/codes';
+import type { MeasureField } from '../form';
+import { useBench } from '../setting';
+import { type ToolHome, useToolHome } from '../toolHome';
+
+export type KeptKind = 'readings' | 'pressureHold' | 'evacuation' | 'chargeRun';
+
+export interface Keepable {
+  tool: string;
+  kind: KeptKind;
+  /** one line, in the words of the service record */
+  summary: string;
+  fields: Partial<Record<string, MeasureField>>;
+  choices?: Record<string, string>;
+  /** figures of the result in SI, by name */
+  result: Record<string, unknown>;
+}
+
+/** What was typed beside its SI value; what was left empty is left out. */
+function inputsOf(fields: Keepable['fields']): Record<string, { typed: string; si: number }> {
+  return Object.fromEntries(
+    Object.entries(fields).flatMap(([key, field]) => {
+      if (!field?.read.ok) return [];
+      const { typed, unit, si } = field.read.value;
+      return [[key, { typed: /[a-z°"'%]/i.test(typed) ? typed : `${typed} ${unit}`.trim(), si }]];
+    }),
+  );
+}
+
+/** What a result files besides who, when and on which machine. */
+const filed = (keepable: Keepable, setting: { refrigerant: string; altitudeM: number }) => ({
+  tool: keepable.tool,
+  summary: keepable.summary,
+  refrigerant: setting.refrigerant,
+  altitudeM: setting.altitudeM,
+  inputs: inputsOf(keepable.fields),
+  choices: keepable.choices ?? {},
+  result: keepable.result,
+});
+
+export function KeepThis({ keepable }: { keepable: Keepable }) {
+  const home = useToolHome();
+  return home ? <KeepAtHome keepable={keepable} home={home} /> : <KeepAnywhere keepable={keepable} />;
+}
+
+/** Inside a visit the machine, the day and the writer are known: one touch files it. */
+function KeepAtHome({ keepable, home }: { keepable: Keepable; home: ToolHome }) {
+  const { person } = useWriter();
+  const setting = useBench();
+  const [problem, setProblem] = useState<string | null>(null);
+  const keep = async () => {
+    const beside = home.beside?.() ?? { fields: {} };
+    if ('error' in beside || !person) {
+      setProblem('error' in beside ? beside.error : 'Choose who is writing.');
+      return;
+    }
+    setProblem(null);
+    await home.keep(keepable.kind, { ...filed(keepable, setting), ...beside.fields }, `${keepable.summary}.`);
+  };
+  return (
+    <div className="my-4">
+      {problem && (
+        <p role="alert" className="mb-2 font-semibold text-brick">
+          {problem}
+        </p>
+      )}
+      <ApiError error={home.problem} />
+      {!person && <WriterField />}
+      <Button weight="main" onClick={() => void keep()}>
+        {home.keepWords}
+      </Button>
+    </div>
+  );
+}
+
+function KeepAnywhere({ keepable }: { keepable: Keepable }) {
+  const [open, setOpen] = useState(false);
+  const [machineId, setMachineId] = useState<string | null>(null);
+  const close = () => {
+    setOpen(false);
+    setMachineId(null);
+  };
+  return (
+    <div className="my-4">
+      <Button weight="main" onClick={() => setOpen(true)}>
+        Keep this
+      </Button>
+      {open && machineId === null && (
+        <Sheet title="Keep this" subtitle="With which machine?" onClose={close}>
+          <MachinePicker onPick={setMachineId} />
+        </Sheet>
+      )}
+      {open && machineId !== null && <WithMachine id={machineId} keepable={keepable} onClose={close} />}
+    </div>
+  );
+}
+
+function WithMachine({ id, keepable, onClose }: { id: string; keepable: Keepable; onClose: () => void }) {
+  const query = useMachine(id);
+  const today = useToday(query.data?.site.timezone);
+  if (query.data && today !== null)
+    return <KeepForm machine={query.data} today={today} keepable={keepable} onClose={onClose} />;
+  return (
+    <Sheet title="Keep this" onClose={onClose}>
+      <Loaded query={query}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function KeepForm({
+  machine,
+  today,
+  keepable,
+  onClose,
+}: {
+  machine: Machine;
+  today: Day;
+  keepable: Keepable;
+  onClose: () => void;
+}) {
+  const { person } = useWriter();
+  const { refrigerant, altitudeM } = useBench();
+  const { write, writing } = useWriting();
+  const [error, setError] = useState<Error | null>(null);
+  const [on, setOn] = useState(() => dayText(today));
+  const [note, setNote] = useState('');
+  const [tried, setTried] = useState(false);
+  const save = () => {
+    setTried(true);
+    if (!person) return;
+    const entry = {
+      id: uuidv7(),
+      kind: keepable.kind,
+      applianceId: machine.appliance.id,
+      on,
+      by: person.id,
+      note: note.trim() === '' ? null : note,
+      ...filed(keepable, { refrigerant, altitudeM }),
+    } as Entry;
+    void write(
+      `bench ${machine.appliance.id} ${keepable.tool}`,
+      [entry],
+      `Kept in the logbook of ${machine.appliance.name}.`,
+      machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (problem) return;
+      rememberMachine(machine.appliance.id);
+      onClose();
+    });
+  };
+  return (
+    <Sheet
+      title="Keep this"
+      subtitle={`${machine.appliance.name} · ${machine.site.name}`}
+      onClose={onClose}
+      footer={<SaveBar words="Keep" saving={{ error, isPending: writing }} onSave={save} />}
+    >
+      <p className="mb-1 text-soft">{ENTRY_WORDS[keepable.kind]}</p>
+      <p className="mb-4 border-l-4 border-green pl-3 font-semibold">{keepable.summary}</p>
+      <TextField
+        label="Day"
+        type="date"
+        max={dayText(today)}
+        value={on}
+        onChange={(event) => setOn(event.target.value)}
+      />
+      <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
+      <WriterField error={tried && !person ? 'Choose your name' : undefined} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,56 @@
+/** In which units the bench shows its figures, and how high the site lies. Kept on this device. */
+import { type ReactNode, createContext, useContext, useState } from 'react';
+import { atmosphereAt } from '../../core/quantity/atmosphere';
+import { isRefrigerant } from '../../core/refrigerant/refrigerant';
+import { readKept, writeKept } from '../data/kept';
+import { type Show, shownIn, type UnitSystem } from '../../words/measures';
+
+interface Kept {
+  system: UnitSystem;
+  /** weights, where a machine is weighed in the other system */
+  weights?: UnitSystem;
+  altitudeM: number;
+  refrigerant: string;
+}
+
+export interface BenchSetting extends Kept {
+  /** Pa absolute at the site */
+  atmosphere: number;
+  change: (part: Partial<Kept>) => void;
+  show: Show;
+}
+
+const KEY = 'abacus.bench';
+const FIRST: Kept = { system: 'us', altitudeM: 0, refrigerant: 'R-448A' };
+
+/** What an older version or another tab left is taken only where it still makes sense. */
+function kept(): Kept {
+  const found = { ...FIRST, ...readKept<Partial<Kept>>(KEY) };
+  return {
+    system: found.system === 'metric' ? 'metric' : 'us',
+    altitudeM: atmosphereAt(found.altitudeM).ok ? found.altitudeM : FIRST.altitudeM,
+    refrigerant: isRefrigerant(found.refrigerant) ? found.refrigerant : FIRST.refrigerant,
+  };
+}
+
+const Context = createContext<BenchSetting | null>(null);
+
+/** `machine`: the units, altitude and refrigerant of a machine that the tools are used on; nothing of it is kept then. */
+export function BenchSettingProvider({ machine, children }: { machine?: Kept; children: ReactNode }) {
+  const [setting, setSetting] = useState(() => machine ?? kept());
+  const air = atmosphereAt(setting.altitudeM);
+  const atmosphere = air.ok ? air.value : 101_325;
+  const change = (part: Partial<Kept>) => {
+    const next = { ...setting, ...part };
+    if (!machine) writeKept(KEY, next);
+    setSetting(next);
+  };
+  const show = shownIn(setting.system, atmosphere, setting.weights);
+  return <Context value={{ ...setting, atmosphere, change, show }}>{children}</Context>;
+}
+
+export function useBench(): BenchSetting {
+  const setting = useContext(Context);
+  if (!setting) throw new Error('useBench needs <BenchSettingProvider> above it.');
+  return setting;
+}

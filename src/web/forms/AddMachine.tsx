@@ -1,0 +1,300 @@
+/** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { v7 as uuidv7 } from 'uuid';
+import { type Entry, FULL_CHARGE_METHODS, type FullChargeMethod } from '../../core/logbook/entry';
+import type { MassUnit } from '../../core/quantity/mass';
+import { CATEGORIES, type Category, DETECTIONS, type Detection } from '../../core/logbook/fields';
+import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
+import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/logbook/tables';
+import { dayText } from '../../core/quantity/day';
+import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
+import { useWriter } from '../data/writer';
+import { useAddMachine, useSite, useSites, useToday } from '../data/queries';
+import { massOf } from '../../record/gasDraft';
+import { WriterField } from './WriterField';
+import { Button } from '../parts/Button';
+import { CheckField, SelectField, TextField } from '../parts/Field';
+import { SaveBar } from './SaveBar';
+import { Sheet } from '../parts/Sheet';
+import { SiteChoice } from './SiteChoice';
+import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../../words/codes';
+
+interface MachineForm {
+  siteId: string;
+  name: string;
+  kind: ApplianceKind;
+  category: Category;
+  refrigerant: string;
+  installedOn: string;
+  hermetic: boolean;
+  automaticDetection: Detection;
+  assembly: string;
+  spaces: string;
+  recordFrom: string;
+  inspectedOn: string;
+  charge: string;
+  chargeTo: string;
+  chargeMethod: FullChargeMethod;
+}
+
+/** Ids by what they are for. */
+function makeIds(): { of: (what: string) => string } {
+  const made = new Map<string, string>();
+  return {
+    of: (what) => {
+      const id = made.get(what) ?? uuidv7();
+      made.set(what, id);
+      return id;
+    },
+  };
+}
+
+/** The full charge as it is known: a figure, or an estimate with both its ends; null where nobody knows. */
+function chargeOf(form: MachineForm, unit: MassUnit) {
+  const read = massOf(form.charge, unit);
+  if (!('mass' in read)) return null;
+  if (form.chargeMethod !== 'range') return { method: form.chargeMethod, mass: read.mass };
+  const high = massOf(form.chargeTo, unit);
+  return 'mass' in high ? { method: form.chargeMethod, low: read.mass, high: high.mass } : null;
+}
+
+const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) =>
+  values.map((value) => ({ value, words: words[value] }));
+
+export function AddMachine({
+  onClose,
+  initialSite,
+  onAddSite,
+}: {
+  onClose: () => void;
+  initialSite: string;
+  onAddSite: () => void;
+}) {
+  const sites = useSites().data?.rows ?? [];
+  const { person } = useWriter();
+  const add = useAddMachine();
+  const navigate = useNavigate();
+  // Made once: a second try after a lost answer adds nothing twice.
+  const [ids] = useState(makeIds);
+  const id = ids.of('machine');
+  const { register, handleSubmit, formState, control, setError, setValue } = useForm<MachineForm>({
+    defaultValues: {
+      siteId: initialSite || (sites[0]?.id ?? ''),
+      name: '',
+      kind: 'walkIn',
+      category: 'commercialRefrigeration',
+      refrigerant: '',
+      installedOn: '',
+      hermetic: false,
+      automaticDetection: 'none',
+      assembly: '',
+      spaces: '',
+      recordFrom: '',
+      inspectedOn: '',
+      charge: '',
+      chargeTo: '',
+      chargeMethod: 'maker',
+    },
+  });
+  const { errors } = formState;
+  const siteId = useWatch({ control, name: 'siteId' });
+  const isRange = useWatch({ control, name: 'chargeMethod' }) === 'range';
+  const site = useSite(siteId === '' ? null : siteId).data;
+  const today = useToday(site?.timezone);
+  const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
+
+  const notLater = (value: string): true | string =>
+    value === '' || today === null || value <= dayText(today) || 'That day has not come yet.';
+
+  const save = handleSubmit((form) => {
+    if (!person || today === null) {
+      setError('root', { message: 'Choose who is writing.' });
+      return;
+    }
+    const spaces = form.spaces
+      .split(',')
+      .map((name) => name.trim())
+      .filter(Boolean)
+      .map((name) => ({ id: ids.of(`space ${name}`), siteId: form.siteId, name }));
+    const appliance: Appliance = {
+      id,
+      siteId: form.siteId,
+      name: form.name.trim(),
+      kind: form.kind,
+      category: form.category,
+      refrigerant: form.refrigerant,
+      installedOn: form.installedOn || null,
+      recordFrom: form.recordFrom || dayText(today),
+      hermetic: form.hermetic,
+      automaticDetection: form.automaticDetection,
+      serves: spaces.map((space) => space.id),
+      assembly: form.assembly.trim() || null,
+    };
+    const common = { by: person.id, applianceId: id };
+    const charge = chargeOf(form, unit);
+    const entries: Entry[] = [
+      ...(charge
+        ? [
+            {
+              ...common,
+              ...charge,
+              id: ids.of('charge'),
+              kind: 'fullChargeSet' as const,
+              on: form.installedOn || dayText(today),
+            },
+          ]
+        : []),
+      ...(form.inspectedOn
+        ? [
+            {
+              ...common,
+              id: ids.of('inspection'),
+              kind: 'leakInspection' as const,
+              on: form.inspectedOn,
+              note: 'As told when the machine came into the record.',
+            },
+          ]
+        : []),
+    ];
+    // The page beneath may change as soon as there is a machine, and this sheet go with it: go there all the same.
+    add.mutateAsync({ appliance, spaces, entries, by: person.id }).then(
+      () => void navigate(`/machines/${id}`),
+      () => undefined, // its error stands in the sheet
+    );
+  });
+
+  if (sites.length === 0) {
+    return (
+      <Sheet title="Add a machine" onClose={onClose}>
+        <p className="mb-4">A machine stands at a site. Add the site first.</p>
+        <Button weight="main" onClick={onAddSite}>
+          Add a site
+        </Button>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet
+      title="Add a machine"
+      subtitle="One refrigerant circuit"
+      onClose={onClose}
+      footer={<SaveBar words="Save the machine" saving={add} onSave={() => void save()} />}
+    >
+      <form onSubmit={(event) => void save(event)}>
+        <TextField
+          label="Name"
+          autoFocus
+          hint="As on its tag, so that the roof and the door agree."
+          {...register('name', { validate: (value) => value.trim() !== '' || 'Give the machine a name.' })}
+          error={errors.name?.message ?? null}
+        />
+        <SiteChoice
+          labelled
+          label="Site"
+          value={siteId}
+          onChange={(value) => setValue('siteId', value, { shouldDirty: true })}
+        />
+        <div className="grid gap-x-4 sm:grid-cols-2">
+          <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />
+          <SelectField
+            label="Category"
+            hint="Decides the limit of the leak rate."
+            choices={choices(CATEGORIES, CATEGORY_WORDS)}
+            {...register('category')}
+          />
+          <SelectField
+            label="Refrigerant"
+            choices={[
+              { value: '', words: 'Choose' },
+              ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
+            ]}
+            {...register('refrigerant', {
+              validate: (value) => value !== '' || 'Choose the refrigerant in it now.',
+            })}
+            error={errors.refrigerant?.message ?? null}
+          />
+          <TextField
+            label="Installed on"
+            optional
+            type="date"
+            {...register('installedOn', { validate: notLater })}
+            error={errors.installedOn?.message ?? null}
+          />
+          <TextField
+            label={isRange ? 'Full charge, from' : 'Full charge'}
+            optional
+            placeholder={unit === 'kg' ? '31 kg' : '19 lb'}
+            hint={`A bare number is in ${unit}. Leave it empty if nobody knows: then the machine cannot be judged until it is set.`}
+            {...register('charge', {
+              validate: (value) => {
+                if (value.trim() === '') return true;
+                const read = massOf(value, unit);
+                return 'error' in read
+                  ? read.error
+                  : read.mass.value > 0 || 'A full charge is more than nothing.';
+              },
+            })}
+            error={errors.charge?.message ?? null}
+          />
+          <SelectField
+            label="How it is known"
+            choices={choices(FULL_CHARGE_METHODS, FULL_CHARGE_WORDS)}
+            {...register('chargeMethod')}
+          />
+          {isRange && (
+            <TextField
+              label="To"
+              hint="An estimate has two ends; its midpoint counts, and it is told as an estimate."
+              {...register('chargeTo', {
+                validate: (value, form) => {
+                  if (form.charge.trim() === '') return true;
+                  const read = massOf(value, unit);
+                  return 'error' in read ? read.error : true;
+                },
+              })}
+              error={errors.chargeTo?.message ?? null}
+            />
+          )}
+          <TextField
+            label="Record begins"
+            optional
+            type="date"
+            hint="Today, unless you say another day. Nobody is late here for the time before."
+            {...register('recordFrom', { validate: notLater })}
+            error={errors.recordFrom?.message ?? null}
+          />
+          <TextField
+            label="Last inspected on"
+            optional
+            type="date"
+            hint="If anybody knows: all visible and accessible parts."
+            {...register('inspectedOn', { validate: notLater })}
+            error={errors.inspectedOn?.message ?? null}
+          />
+        </div>
+        <TextField
+          label="Cooled spaces it serves"
+          optional
+          hint="Names with commas between, such as: rose room, bulb room."
+          {...register('spaces')}
+        />
+        <TextField
+          label="Belongs to"
+          optional
+          hint="The machine whose circuits these are; each circuit is one machine in law."
+          {...register('assembly')}
+        />
+        <SelectField
+          label="Automatic leak detection"
+          choices={choices(DETECTIONS, DETECTION_WORDS)}
+          {...register('automaticDetection')}
+        />
+        <CheckField label="Hermetically sealed and labelled" {...register('hermetic')} />
+        <WriterField error={errors.root?.message} />
+        <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
+      </form>
+    </Sheet>
+  );
+}

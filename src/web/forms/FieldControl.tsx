@@ -1,0 +1,213 @@
+/** One field of an entry form, by its type. */
+import type { PackId } from '../../core/logbook/fields';
+import type { Standing } from '../../core/rules/standing';
+import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
+import { stainsOf } from '../../core/visit/stains';
+import { Choices } from '../parts/Choices';
+import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { Ticks } from '../parts/Ticks';
+import { PACK_WORDS } from '../../words/codes';
+import { dayWords } from '../../words/dates';
+import { labelOf } from '../../core/logbook/leakLabels';
+import { type LeakDraft, type FormPlace, leakDraftOf } from '../../record/formValues';
+import { MeasuredField } from './MeasuredField';
+import { StatedField } from './StatedField';
+import { draftOf } from '../../record/statedDraft';
+import type { FieldSpec } from '../../record/fieldSpec';
+
+const MOST_BUTTONS = 4;
+
+interface Props {
+  field: FieldSpec;
+  value: unknown;
+  error: string | undefined;
+  standing: Standing;
+  packs: readonly PackId[];
+  place: FormPlace;
+  onChange: (value: unknown) => void;
+}
+
+/** One field; a stated one stands in a frame that also takes not done and unknown. */
+export function FieldControl(props: Props) {
+  const { field, value, error, place, onChange } = props;
+  if (field.type !== 'measure' && !field.stated) return <PlainControl {...props} />;
+  const draft = draftOf(value);
+  return (
+    <StatedField field={field} draft={draft} error={error} onChange={onChange}>
+      {field.type === 'measure' ? (
+        <MeasuredField field={field} draft={draft} error={error} place={place} onChange={onChange} />
+      ) : (
+        <PlainControl {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
+      )}
+    </StatedField>
+  );
+}
+
+function PlainControl({ field, value, error, standing, packs, place, onChange }: Props) {
+  const named = (leak: { id: string; state: string }) => ({
+    value: leak.id,
+    words: `${labelOf(place.labels, leak.id)}, ${leak.state}`,
+  });
+  const { label, hint, optional } = field;
+  const common = { label, hint, optional, error: error ?? null };
+  const text = typeof value === 'string' ? value : '';
+  const onText = (event: { target: { value: string } }) => onChange(event.target.value);
+  const leaks = [...standing.leaks.byId.values()];
+  switch (field.type) {
+    case 'check':
+      return (
+        <CheckField
+          label={label}
+          hint={hint}
+          checked={value === true}
+          onChange={(event) => onChange(event.target.checked)}
+        />
+      );
+    case 'choice':
+      return field.choices.length <= MOST_BUTTONS || field.stated ? (
+        <Labelled label={label} error={error}>
+          <Choices label={label} choices={field.choices} value={text} onChange={onChange} />
+        </Labelled>
+      ) : (
+        <SelectField {...common} choices={field.choices} value={text} onChange={onText} />
+      );
+    case 'many':
+      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
+    case 'leaks':
+      return leaks.length === 0 ? null : (
+        <Ticks {...common} choices={leaks.map(named)} value={value as string[]} onChange={onChange} />
+      );
+    case 'leak': {
+      const draft = leakDraftOf(value, place.labels);
+      const open = standing.leaks.open().map(named);
+      // A correction may name a leak that is closed by now.
+      const own = [...open.map((each) => each.value), draft.fresh.id].includes(draft.id)
+        ? []
+        : [{ value: draft.id, words: labelOf(place.labels, draft.id) }];
+      return (
+        <SelectField
+          {...common}
+          choices={[
+            ...own,
+            ...open,
+            { value: draft.fresh.id, words: `${draft.fresh.label}, found and repaired together` },
+          ]}
+          value={draft.id}
+          onChange={(event) => onChange({ ...draft, id: event.target.value } satisfies LeakDraft)}
+        />
+      );
+    }
+    case 'newLeak': {
+      const draft = leakDraftOf(value, place.labels);
+      return (
+        <p className="mb-4">
+          <span className="text-soft">{label}: </span>
+          <span className="font-semibold">
+            {draft.id === draft.fresh.id ? draft.fresh.label : labelOf(place.labels, draft.id)}
+          </span>
+          {draft.id === draft.fresh.id && <span className="text-soft"> (its number is made once)</span>}
+        </p>
+      );
+    }
+    case 'openLeak': {
+      const open = standing.leaks.open();
+      return open.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[{ value: '', words: 'not for one leak' }, ...open.map(named)]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'stain': {
+      const stains = stainsOf(standing.history.entries);
+      return stains.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'a new one' },
+            ...stains.map((each) => ({
+              value: each.id,
+              words: `${each.place}, seen ${dayWords(each.seenOn)}`,
+            })),
+          ]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'temporaryPart': {
+      const present = temporaryParts(fittedParts(standing.history.entries));
+      return present.length === 0 ? null : (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'nothing temporary' },
+            ...present.map((each) => ({
+              value: each.entryId,
+              words: [each.part, each.place].filter(Boolean).join(', '),
+            })),
+          ]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    }
+    case 'pack':
+      return (
+        <SelectField
+          {...common}
+          choices={[
+            { value: '', words: 'every case that runs' },
+            ...packs.map((pack) => ({ value: pack, words: PACK_WORDS[pack] })),
+          ]}
+          value={text}
+          onChange={onText}
+        />
+      );
+    case 'date':
+      return <TextField {...common} type="date" value={text} onChange={onText} />;
+    case 'year':
+      return <TextField {...common} inputMode="numeric" value={text} onChange={onText} />;
+    case 'long':
+    case 'partsLeftOut':
+      return <TextArea {...common} value={text} onChange={onText} />;
+    case 'pressure':
+      return <TextField {...common} placeholder="150 psig" value={text} onChange={onText} />;
+    case 'mass':
+      return (
+        <TextField
+          {...common}
+          placeholder="12 lb 6 oz"
+          className="text-2xl font-bold"
+          value={text}
+          onChange={onText}
+        />
+      );
+    default:
+      return <TextField {...common} value={text} onChange={onText} />;
+  }
+}
+
+function Labelled({
+  label,
+  error,
+  children,
+}: {
+  label: string;
+  error: string | undefined;
+  children: React.ReactNode;
+}) {
+  return (
+    <div>
+      <p className="mb-1 font-semibold">{label}</p>
+      {children}
+      {error && (
+        <p className="mb-3 font-semibold text-brick" role="alert">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}

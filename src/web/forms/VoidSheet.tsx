@@ -1,0 +1,90 @@
+/** Voids an entry, with the reason. It stays in the record and counts no more. */
+import { useState } from 'react';
+import type { Entry } from '../../core/logbook/entry';
+import { useWriter } from '../data/writer';
+import { useWriting } from '../data/useWriting';
+import { voidOf } from '../../record/voiding';
+import { WriterField } from './WriterField';
+import { TextField } from '../parts/Field';
+import { SaveBar } from './SaveBar';
+import { Sheet } from '../parts/Sheet';
+import { dateWords } from '../../words/dates';
+import { entryTitle, noteWords } from '../../record/noteWords';
+import type { MachineView } from '../data/machineView';
+
+export function VoidSheet({
+  entry,
+  view,
+  onClose,
+}: {
+  entry: Entry;
+  view: MachineView;
+  onClose: () => void;
+}) {
+  const { person } = useWriter();
+  const { write, writing } = useWriting();
+  const [error, setError] = useState<Error | null>(null);
+  const [reason, setReason] = useState('');
+  const [tried, setTried] = useState(false);
+  const visit = visitWords(entry, view.machine.entries);
+  const save = () => {
+    setTried(true);
+    if (!person || reason.trim() === '') return;
+    void write(
+      `void ${entry.id}`,
+      [voidOf(entry, person.id, reason.trim())],
+      `Voided: ${entryTitle(entry).toLowerCase()} of ${dateWords(entry.on)}.`,
+      view.machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (!problem) onClose();
+    });
+  };
+  return (
+    <Sheet
+      title="Void this entry"
+      subtitle={view.machine.appliance.name}
+      onClose={onClose}
+      footer={<SaveBar words="Void it" saving={{ error, isPending: writing }} onSave={save} />}
+    >
+      <p className="mb-1 font-semibold">
+        {entryTitle(entry)}, {dateWords(entry.on)}
+      </p>
+      <p className="mb-4">{noteWords(entry, view.system, view.names)}</p>
+      {visit && (
+        <p className="mb-4 border-l-4 border-ochre pl-3">
+          It belongs to the visit of {visit}; its service record changes with it, and says so.
+        </p>
+      )}
+      <p className="mb-4 text-soft">
+        The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases
+        and deadlines are as if it had never been written.
+      </p>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        <TextField
+          label="Reason"
+          autoFocus
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          error={tried && reason.trim() === '' ? 'Say why it is voided.' : null}
+        />
+        <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />
+        <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
+      </form>
+    </Sheet>
+  );
+}
+
+/** The days of the visit that an entry belongs to, or null. */
+export function visitWords(entry: Entry, entries: readonly Entry[]): string | null {
+  if (entry.visitId == null) return null;
+  const days = entries.flatMap((each) => (each.visitId === entry.visitId ? [each.on] : [])).sort();
+  const [first = entry.on] = days;
+  const last = days.at(-1) ?? first;
+  return first === last ? dateWords(first) : `${dateWords(first)} to ${dateWords(last)}`;
+}

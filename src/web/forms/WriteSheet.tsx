@@ -1,0 +1,201 @@
+/** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
+import { useMemo, useState } from 'react';
+import { useLocation } from 'react-router';
+import { v7 as uuidv7 } from 'uuid';
+import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
+import { type Day, dayText } from '../../core/quantity/day';
+import { useWriter } from '../data/writer';
+import { fitting } from '../data/kept';
+import { useMachine, useToday } from '../data/queries';
+import { type Machine, standingWith, usePacks } from '../data/standing';
+import { WriterField } from './WriterField';
+import { useLogSheet } from '../data/logSheet';
+import { Button } from '../parts/Button';
+import { TextArea, TextField } from '../parts/Field';
+import { Loaded } from '../parts/Page';
+import { SaveBar } from './SaveBar';
+import { ENTRY_WORDS } from '../../words/codes';
+import { Sheet } from '../parts/Sheet';
+import { FieldControl } from './FieldControl';
+import { type Values, initialValues, madeOf, placeOf } from '../../record/formValues';
+import { leakLabels } from '../../core/logbook/leakLabels';
+import { formOf } from '../../record/formOf';
+import { placedInDay } from '../../record/placeInDay';
+import { visitOf } from '../data/visitAddress';
+import { useKeptDraft } from '../data/useKeptDraft';
+import { keptDay } from '../data/visitDay';
+import { useWriting } from '../data/useWriting';
+import { type WriteRequest, useWriteSheet } from '../data/writeSheet';
+
+export default function WriteSheet() {
+  const { request, close } = useWriteSheet();
+  return request ? (
+    <Opened key={`${request.kind} ${request.machineId}`} request={request} onClose={close} />
+  ) : null;
+}
+
+function Opened({ request, onClose }: { request: WriteRequest; onClose: () => void }) {
+  const query = useMachine(request.machineId);
+  const today = useToday(query.data?.site.timezone);
+  if (query.data && today !== null)
+    return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
+  return (
+    <Sheet title={ENTRY_WORDS[request.kind]} onClose={onClose}>
+      <Loaded query={query}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function WriteForm({
+  request,
+  machine,
+  today,
+  onClose,
+}: {
+  request: WriteRequest;
+  machine: Machine;
+  today: Day;
+  onClose: () => void;
+}) {
+  const corrected = machine.entries.find((entry) => entry.id === request.corrects) ?? null;
+  const spec = formOf(request.kind, corrected);
+  const visitId = visitOf(useLocation().pathname);
+  const { person } = useWriter();
+  const packs = usePacks();
+  const { write, writing } = useWriting();
+  const standing = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
+  const labels = useMemo(() => leakLabels(machine.entries), [machine.entries]);
+  const name = `sheet ${machine.appliance.id} ${request.kind} ${request.corrects ?? JSON.stringify(request.given)}`;
+  const [id] = useState(() => uuidv7());
+  const [first] = useState<Values>(() => initialValues(spec, request.given, corrected, standing, labels));
+  const { draft, set, forget } = useKeptDraft(name, () => ({
+    values: first,
+    on: corrected?.on ?? dayText(keptDay(visitId, today)),
+    note: corrected?.note ?? '',
+    correctionReason: '',
+  }));
+  const { on, note, correctionReason } = draft;
+  const values = fitting(first, draft.values);
+  const [tried, setTried] = useState(false);
+  const [error, setError] = useState<Error | null>(null);
+  const charged = chargedUnit(standing.history);
+  const place = placeOf(bareUnit(massSystemOf(machine.site, charged), charged), machine.site, labels);
+  const frame = {
+    id,
+    kind: request.kind,
+    on,
+    by: person?.id ?? null,
+    applianceId: machine.appliance.id,
+    note,
+    corrected: corrected && { entry: corrected, values: first },
+    correctionReason,
+  };
+  const { entry, errors } = madeOf(spec, values, frame, place, today);
+  const shown = tried ? errors : {};
+
+  const save = () => {
+    setTried(true);
+    if (!entry) return;
+    set(draft);
+    const at = new Date().toISOString();
+    const placed = placedInDay(entry, { visitId, today: dayText(today), at });
+    void write(
+      visitId === null ? name : `${visitId} ${name}`,
+      [placed],
+      `${spec.title}: saved to the logbook of ${machine.appliance.name}.`,
+      machine.entries,
+    ).then((problem) => {
+      setError(problem);
+      if (problem) return;
+      forget();
+      onClose();
+    });
+  };
+
+  return (
+    <Sheet
+      title={corrected ? `Correct: ${spec.title.toLowerCase()}` : spec.title}
+      subtitle={`${machine.appliance.name} · ${machine.site.name}`}
+      onClose={onClose}
+      footer={
+        <SaveBar words="Save" saving={{ error, isPending: writing }} onSave={save}>
+          {tried && !entry && (
+            <p className="mb-2 font-semibold text-brick">
+              {Object.keys(errors).length === 1
+                ? 'One field wants another look.'
+                : `${String(Object.keys(errors).length)} fields want another look.`}
+            </p>
+          )}
+        </SaveBar>
+      }
+    >
+      <p className="mb-3 text-soft">{spec.about}</p>
+      {spec.caution && <p className="mb-4 border-l-4 border-ochre pl-3">{spec.caution}</p>}
+      {request.kind === 'retired' && <GasFirst machine={machine} />}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        {spec.fields.map((field) =>
+          field.when && !field.when(values) ? null : (
+            <FieldControl
+              key={field.key}
+              field={field}
+              value={values[field.key]}
+              error={shown[field.key]}
+              standing={standing}
+              packs={machine.packs}
+              place={place}
+              onChange={(value) => set({ ...draft, values: { ...values, [field.key]: value } })}
+            />
+          ),
+        )}
+        <TextField
+          label="Day"
+          type="date"
+          max={dayText(today)}
+          value={on}
+          onChange={(event) => set({ ...draft, on: event.target.value })}
+          error={shown['on'] ?? null}
+        />
+        {corrected && (
+          <TextField
+            label="Reason for the correction"
+            value={correctionReason}
+            onChange={(event) => set({ ...draft, correctionReason: event.target.value })}
+            error={shown['correctionReason'] ?? null}
+          />
+        )}
+        <TextArea
+          label="Note"
+          optional
+          value={note}
+          onChange={(event) => set({ ...draft, note: event.target.value })}
+        />
+        <WriterField error={shown['by']} />
+        <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
+      </form>
+    </Sheet>
+  );
+}
+
+/** Before a machine is retired: its gas, while none of it is logged as recovered for that. */
+function GasFirst({ machine }: { machine: Machine }) {
+  const gas = useLogSheet();
+  const logged = machine.entries.some(
+    (entry) => entry.kind === 'refrigerantRecovered' && entry.reason === 'retire',
+  );
+  if (logged) return <p className="mb-4 text-soft">Gas is logged as recovered for its retirement.</p>;
+  return (
+    <div className="mb-4 border-l-4 border-ochre pl-3">
+      <p className="mb-2 font-semibold text-ochre">
+        ◐ No gas is logged as recovered for retirement. What you typed here is kept.
+      </p>
+      <Button onClick={() => gas.openFor({ machine: machine.appliance.id, direction: 'recovered' })}>
+        Log the gas
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,33 @@
+/** The log-gas sheet. */
+import { SaveBar } from '../SaveBar';
+import { Sheet } from '../../parts/Sheet';
+import { GasFields } from './GasFields';
+import { type GasFormProps, useGasForm } from './useGasForm';
+
+export function GasForm(props: GasFormProps) {
+  const { machine, today, onDone } = props;
+  const form = useGasForm(props);
+  const { draft, present, unanswered, tried } = form;
+  return (
+    <Sheet
+      title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
+      subtitle={`${machine.appliance.name} · ${machine.site.name} · ${present.present.refrigerant.name}`}
+      onClose={onDone}
+      footer={
+        <SaveBar
+          words={draft.supersedes ? 'Save the correction' : 'Save'}
+          saving={form.saving}
+          onSave={form.save}
+        >
+          {tried && unanswered.length > 0 && (
+            <p role="alert" className="mb-2 font-semibold text-ochre">
+              Give a reason for what looks odd, above.
+            </p>
+          )}
+        </SaveBar>
+      }
+    >
+      <GasFields form={form} today={today} />
+    </Sheet>
+  );
+}

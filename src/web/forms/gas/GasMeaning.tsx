@@ -1,0 +1,98 @@
+/** What this addition means in law: rates by both methods, threshold, headroom, what would fall due. */
+import type { Day } from '../../../core/quantity/day';
+import { type MassSystem, grams, massText } from '../../../core/quantity/mass';
+import { stateOf } from '../../../core/rules/obligation';
+import type { LeakLabels } from '../../../core/logbook/leakLabels';
+import type { Standing } from '../../../core/rules/standing';
+import { rodOf, unjudgedSummary } from '../../../core/rules/summary';
+import { unjudged } from '../../../core/rules/unjudged';
+import { RodDrawing } from '../../parts/Rod';
+import { WorkingDisclosure } from '../../parts/Working';
+import { METHOD_WORDS, OBLIGATION_WORDS } from '../../../words/codes';
+import { dayWords } from '../../../words/dates';
+import { rodWords, unjudgedSentence } from '../../../words/rod';
+import { headroomWorking } from '../../../words/working';
+import type { GasPreview } from '../../data/gasPreview';
+import { RateLines } from './RateLines';
+
+interface Props {
+  preview: GasPreview | null;
+  present: Standing;
+  system: MassSystem;
+  today: Day;
+  added: boolean;
+  labels: LeakLabels;
+}
+
+export function GasMeaning({ preview, present, system, today, added, labels }: Props) {
+  const standing = preview?.after ?? present;
+  const rod = rodOf(standing);
+  const before = (preview?.before ?? present).headroom;
+  return (
+    <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-5 bg-card px-3 py-3">
+      <RodDrawing size="full" rod={rod} system={system} />
+      <p className="flex flex-wrap justify-between gap-x-4 font-semibold">
+        <span className={rod.limit && rod.exceeded ? 'text-brick' : ''}>{rodWords(rod, system)}</span>
+        <span className="font-normal text-soft">{rod.limit && METHOD_WORDS[rod.method]}</span>
+      </p>
+      {before.known && (
+        <WorkingDisclosure
+          label={`Room before this entry: ${massText(grams(before.headroom.free), system)}`}
+          working={headroomWorking(before.headroom, preview?.before ?? present, system, labels)}
+        />
+      )}
+      {preview && added && <Rates preview={preview} system={system} labels={labels} />}
+      {preview && !added && (
+        <p>Recovered gas is repaid first when it goes back, so that only the rest counts as leaked.</p>
+      )}
+      {preview && <Follows preview={preview} present={present} today={today} />}
+    </section>
+  );
+}
+
+function Rates({ preview, system, labels }: { preview: GasPreview; system: MassSystem; labels: LeakLabels }) {
+  const { rate, after } = preview;
+  if (preview.sense.fullChargeUnknown) {
+    return (
+      <p className="font-semibold text-ochre">
+        {unjudgedOf(after, system)} The entry is kept all the same, and the rate appears once the charge is
+        set.
+      </p>
+    );
+  }
+  if (!rate)
+    return <p>Nothing of this counts as leaked: it repays what was taken out, or it is a first charge.</p>;
+  return <RateLines rate={rate} ledger={after.ledger} system={system} labels={labels} />;
+}
+
+const unjudgedOf = (standing: Standing, system: MassSystem): string => {
+  const cannot = unjudged(standing);
+  return cannot
+    ? unjudgedSentence(unjudgedSummary(cannot), system)
+    : 'The full charge of that day is not known.';
+};
+
+/** Duties that would be there with this entry and are not without it. */
+function Follows({ preview, present, today }: { preview: GasPreview; present: Standing; today: Day }) {
+  const known = new Set(
+    present.obligations.map((each) => `${each.pack.id} ${each.kind} ${String(each.due)}`),
+  );
+  const fresh = preview.today.obligations.filter(
+    (each) =>
+      !known.has(`${each.pack.id} ${each.kind} ${String(each.due)}`) &&
+      ['overdue', 'dueSoon', 'upcoming'].includes(stateOf(each, today)),
+  );
+  if (fresh.length === 0) return null;
+  return (
+    <div className="mt-2">
+      <p className="font-semibold">What would follow</p>
+      <ul>
+        {fresh.map((each) => (
+          <li key={`${each.pack.id}${each.kind}${String(each.due)}`}>
+            {OBLIGATION_WORDS[each.kind]} by {dayWords(each.due)}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

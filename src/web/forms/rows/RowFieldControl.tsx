@@ -1,0 +1,105 @@
+/** One field of a row's form, by its type. */
+import { useOwners, useSpaces } from '../../data/queries';
+import { CheckField, SelectField, TextArea, TextField } from '../../parts/Field';
+import { SiteChoice } from '../SiteChoice';
+import { Ticks } from '../../parts/Ticks';
+import type { RowField } from '../../../record/rows/rowForms';
+import type { RowDraft } from '../../../record/rows/rowValues';
+
+const LINES: readonly RowField['type'][] = ['long', 'numbers', 'certificates', 'methods'];
+const NUMBERS: readonly RowField['type'][] = ['metres', 'litres', 'months'];
+
+interface Props {
+  field: RowField;
+  value: unknown;
+  /** the whole draft: what a machine can cool hangs on its site */
+  row: RowDraft;
+  error: string | undefined;
+  onChange: (value: unknown) => void;
+}
+
+export function RowFieldControl({ field, value, row, error, onChange }: Props) {
+  const { label, hint, optional } = field;
+  const common = { label, hint, optional: optional ?? false, error: error ?? null };
+  const text = typeof value === 'string' ? value : '';
+  const onText = (event: { target: { value: string } }) => onChange(event.target.value);
+  if (LINES.includes(field.type)) return <TextArea {...common} value={text} onChange={onText} />;
+  switch (field.type) {
+    case 'check':
+      return (
+        <CheckField
+          label={label}
+          hint={hint}
+          checked={value === true}
+          onChange={(event) => onChange(event.target.checked)}
+        />
+      );
+    case 'choice':
+      return <SelectField {...common} choices={field.choices} value={text} onChange={onText} />;
+    case 'many':
+      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
+    case 'site':
+      return <SiteField {...common} value={text} onChange={onChange} />;
+    case 'owner':
+      return <OwnerField {...common} value={text} onChange={onChange} />;
+    case 'serves':
+      return (
+        <ServesField
+          {...common}
+          value={value as string[]}
+          siteId={String(row['siteId'] ?? '')}
+          onChange={onChange}
+        />
+      );
+    default:
+      return (
+        <TextField
+          {...common}
+          type={field.type === 'date' ? 'date' : 'text'}
+          inputMode={NUMBERS.includes(field.type) ? 'decimal' : undefined}
+          value={text}
+          onChange={onText}
+        />
+      );
+  }
+}
+
+interface Shared<Value> {
+  label: string;
+  hint?: string | undefined;
+  optional: boolean;
+  error: string | null;
+  value: Value;
+  onChange: (value: Value) => void;
+}
+
+function SiteField({ label, value, onChange }: Shared<string>) {
+  return <SiteChoice labelled label={label} value={value} onChange={onChange} />;
+}
+
+function OwnerField({ value, onChange, ...rest }: Shared<string>) {
+  const owners = useOwners().data ?? [];
+  return (
+    <SelectField
+      {...rest}
+      choices={[
+        { value: '', words: 'not recorded' },
+        ...owners.map((each) => ({ value: each.id, words: each.name })),
+        // One that the list does not hold stays what it is.
+        ...(value === '' || owners.some((each) => each.id === value) ? [] : [{ value, words: value }]),
+      ]}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  );
+}
+
+/** Spaces of the machine's site: those of another cannot be cooled from here. */
+function ServesField({ siteId, value, ...rest }: Shared<string[]> & { siteId: string }) {
+  const spaces = useSpaces(siteId === '' ? null : siteId).data ?? [];
+  const known = value.filter((each) => spaces.some((space) => space.id === each));
+  if (spaces.length === 0) return null;
+  return (
+    <Ticks {...rest} value={known} choices={spaces.map((each) => ({ value: each.id, words: each.name }))} />
+  );
+}

@@ -1,0 +1,28 @@
+/** What cannot be judged of a machine, why, and the way to mend it. Nothing where it can. */
+import type { MassSystem } from '../../core/quantity/mass';
+import type { Standing } from '../../core/rules/standing';
+import { unjudgedSummary } from '../../core/rules/summary';
+import { unjudged } from '../../core/rules/unjudged';
+import { Button } from '../parts/Button';
+import { unjudgedSentence } from '../../words/rod';
+import { useWriteSheet } from '../data/writeSheet';
+
+export function CannotJudge({ standing, system }: { standing: Standing; system: MassSystem }) {
+  const write = useWriteSheet();
+  const cannot = unjudged(standing);
+  if (!cannot) return null;
+  const machineId = standing.history.appliance.id;
+  return (
+    <div className="mb-3 border-l-4 border-ochre pl-3">
+      <p className="font-semibold text-ochre">◐ {unjudgedSentence(unjudgedSummary(cannot), system)}</p>
+      {cannot.code === 'fullCharge' && (
+        <Button
+          className="no-print mt-2"
+          onClick={() => write.open({ kind: 'fullChargeSet', machineId, given: {} })}
+        >
+          Set the full charge
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,75 @@
+/** What is due on this machine: why, by which rule, and the form that answers it. */
+import { type Obligation, stateOf, openObligations } from '../../core/rules/obligation';
+import { unjudged } from '../../core/rules/unjudged';
+import { CannotJudge } from './CannotJudge';
+import { ANSWERS, useWriteSheet } from '../data/writeSheet';
+import { Button } from '../parts/Button';
+import { Section } from '../parts/Page';
+import { DutyMark } from '../parts/StateMark';
+import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
+import { dayWords, untilWords } from '../../words/dates';
+import { whyWords } from '../../words/why';
+import type { MachineView } from '../data/machineView';
+
+const SHOWN = 6;
+
+/** The same duty of several packs on the same day is one to do. */
+export function foldedObligations(
+  obligations: readonly Obligation[],
+): { first: Obligation; packs: string[] }[] {
+  const byKey = new Map<string, { first: Obligation; packs: string[] }>();
+  for (const each of obligations) {
+    const key = `${each.kind} ${String(each.due)} ${String(each.doneOn)} ${String(each.ended)}`;
+    const known = byKey.get(key);
+    if (known) known.packs.push(PACK_WORDS[each.pack.id]);
+    else byKey.set(key, { first: each, packs: [PACK_WORDS[each.pack.id]] });
+  }
+  return [...byKey.values()];
+}
+
+export function Duties({ view: { standing, today, machine, system } }: { view: MachineView }) {
+  const write = useWriteSheet();
+  const open = foldedObligations(openObligations(standing.obligations, today));
+  return (
+    <Section title="Due on this machine">
+      <CannotJudge standing={standing} system={system} />
+      {open.length === 0 && unjudged(standing) === null && <p className="text-soft">Nothing is due.</p>}
+      <ul>
+        {open.slice(0, SHOWN).map(({ first, packs }) => {
+          const answer = ANSWERS[first.kind];
+          const given = first.why.rule === 'chronic' ? { year: first.why.year } : answer.given;
+          return (
+            <li
+              key={`${first.kind}${String(first.due)}${first.pack.id}`}
+              className="rule-b flex items-center gap-3 py-2"
+            >
+              <div className="min-w-0 flex-1">
+                <p className="font-semibold">{OBLIGATION_WORDS[first.kind]}</p>
+                <DutyMark
+                  state={stateOf(first, today)}
+                  words={`${untilWords(first.due, today)}, ${dayWords(first.due)}`}
+                />
+                <p className="text-[0.93rem] text-soft">
+                  {whyWords(first.why)} · {packs.join(', ')}, {first.source.cite}
+                </p>
+              </div>
+              <Button
+                className="shrink-0"
+                onClick={() =>
+                  write.open({
+                    kind: answer.kind,
+                    machineId: machine.appliance.id,
+                    ...(given ? { given } : {}),
+                  })
+                }
+              >
+                {answer.words}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      {open.length > SHOWN && <p className="pt-2 text-soft">And {open.length - SHOWN} later ones.</p>}
+    </Section>
+  );
+}

@@ -1,0 +1,305 @@
+/** Before driving: what the history of a machine says, on one page, and what to pack. */
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { dayOf } from '../../../core/quantity/day';
+import { grams, massText } from '../../../core/quantity/mass';
+import { isFlammable } from '../../../core/refrigerant/refrigerant';
+import { stateOf, openObligations } from '../../../core/rules/obligation';
+import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
+import { stainsOf, toLookAgain } from '../../../core/visit/stains';
+import { valueOf } from '../../../core/visit/stated';
+import { useWriter } from '../../data/writer';
+import { Button, ButtonLink } from '../../parts/Button';
+import { Loaded, Page, Section } from '../../parts/Page';
+import { DutyMark } from '../../parts/StateMark';
+import { OBLIGATION_WORDS } from '../../../words/codes';
+import { dateWords, dayWords, untilWords } from '../../../words/dates';
+import { fullChargeWords } from '../../../words/fullCharge';
+import { rodSentence } from '../../../words/rod';
+import { rodOf } from '../../../core/rules/summary';
+import { unjudged } from '../../../core/rules/unjudged';
+import { CannotJudge } from '../../panels/CannotJudge';
+import { useWriteSheet } from '../../data/writeSheet';
+import { statedWords } from '../../../words/stated';
+import { BottleList } from '../../panels/BottleList';
+import { Picture } from '../../photos/Picture';
+import { photosOf } from '../../photos/photos';
+import { type MachineView, useMachineView } from '../../data/machineView';
+
+export default function BeforePage() {
+  const { id = '' } = useParams();
+  const { query, view } = useMachineView(id);
+  if (view) return <Before view={view} />;
+  return (
+    <Page title="Before driving">
+      <Loaded query={query}>{() => null}</Loaded>
+    </Page>
+  );
+}
+
+function Before({ view }: { view: MachineView }) {
+  const { machine } = view;
+  const write = useWriteSheet();
+  return (
+    <Page
+      title="Before driving"
+      subtitle={
+        <Link
+          className="inline-flex min-h-11 items-center font-semibold text-green underline underline-offset-4"
+          to={`/machines/${encodeURIComponent(machine.appliance.id)}`}
+        >
+          {machine.appliance.name}, {machine.site.name}
+        </Link>
+      }
+      actions={
+        <Button onClick={() => write.open({ kind: 'handover', machineId: machine.appliance.id })}>
+          Leave notes
+        </Button>
+      }
+      main={
+        <ButtonLink weight="main" to={`/visits?begin&machine=${encodeURIComponent(machine.appliance.id)}`}>
+          Begin the visit
+        </ButtonLink>
+      }
+    >
+      <BeforeDigest view={view} />
+    </Page>
+  );
+}
+
+/** What the history says, on the page of its own and in the first step of a visit. */
+export function BeforeDigest({ view }: { view: MachineView }) {
+  const digest = beforeDriving(view.standing);
+  return (
+    <div className="grid gap-x-10 lg:grid-cols-2">
+      <div>
+        <Notes digest={digest} />
+        <Leaks digest={digest} />
+        <Parts digest={digest} view={view} />
+        <Stains view={view} />
+      </div>
+      <div>
+        <Running view={view} />
+        <Gas digest={digest} view={view} />
+        <Packing digest={digest} view={view} />
+      </div>
+    </div>
+  );
+}
+
+/** Stains that misled somebody before, or that were cleaned to see whether they come back. */
+function Stains({ view }: { view: MachineView }) {
+  const stains = stainsOf(view.standing.history.entries);
+  if (stains.length === 0) return null;
+  const photos = photosOf(view.standing.history.entries);
+  return (
+    <Section title="Oil stains on record">
+      <ul>
+        {stains.map((stain) => (
+          <li key={stain.id} className="rule-b py-1.5">
+            <span className="font-semibold">{stain.place}</span>
+            <span className="block text-soft">
+              {`cause ${statedWords<string>(stain.cause, (cause) => cause) ?? 'not recorded'}`},{' '}
+              {stain.cleanedOn === null ? 'not cleaned' : `cleaned ${dayWords(stain.cleanedOn)}`}
+              {toLookAgain([stain]).length > 0 && (
+                <span className="font-semibold text-ochre"> · look whether it came back</span>
+              )}
+              {valueOf(stain.result) === 'cameBack' && (
+                <span className="font-semibold text-brick"> · came back</span>
+              )}
+              {valueOf(stain.result) === 'stayedClean' && ' · stayed clean'}
+            </span>
+            {photos
+              .filter(({ note }) => note.stain === stain.id)
+              .map(({ entry, note }) => (
+                <span key={entry.id} className="block max-w-60">
+                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? stain.place} />
+                </span>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+const Unknown = ({ children }: { children: ReactNode }) => <p className="text-soft">{children}</p>;
+
+function Notes({ digest: { handover, control } }: { digest: BeforeDriving }) {
+  const { people } = useWriter();
+  const by = people.find((person) => person.id === handover?.by)?.name ?? handover?.by;
+  return (
+    <Section title="What the last person left">
+      {handover ? (
+        <>
+          {handover.notes && (
+            <p className="whitespace-pre-line border-l-4 border-green pl-3">{handover.notes}</p>
+          )}
+          {handover.oddSettings && (
+            <p className="mt-2 whitespace-pre-line border-l-4 border-ochre pl-3">
+              <span className="font-semibold">Leave as it is: </span>
+              {handover.oddSettings}
+            </p>
+          )}
+          <p className="mt-1 text-soft">
+            {by}, {dayWords(handover.on)}
+          </p>
+        </>
+      ) : (
+        <Unknown>Nobody left a note. Yours will stand here.</Unknown>
+      )}
+      {control && (
+        <p className="mt-2">
+          {control.words} <span className="text-soft">(kept {dayWords(control.on)})</span>
+        </p>
+      )}
+    </Section>
+  );
+}
+
+const PLACES_SHOWN = 6;
+
+function Leaks({ digest: { leakPlaces } }: { digest: BeforeDriving }) {
+  return (
+    <Section title="Look here first">
+      {leakPlaces.length === 0 && <Unknown>No leak with a place is on record.</Unknown>}
+      <ol>
+        {leakPlaces.slice(0, PLACES_SHOWN).map((each) => (
+          <li key={each.place} className="rule-b py-1.5">
+            <span className="font-semibold">{each.place}</span>
+            <span className="text-soft">
+              {' '}
+              · {each.times === 1 ? 'once' : `${String(each.times)} times`}, last {dayWords(each.lastOn)}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Section>
+  );
+}
+
+function Parts({ digest: { temporary, again }, view }: { digest: BeforeDriving; view: MachineView }) {
+  if (temporary.length === 0 && again.length === 0) return null;
+  return (
+    <Section title="Parts">
+      <ul>
+        {temporary.map((each) => {
+          const late = each.removeBy !== null && each.removeBy < view.today;
+          return (
+            <li key={each.entryId} className="rule-b py-1.5">
+              <span className="font-semibold">{[each.part, each.place].filter(Boolean).join(', ')}</span>
+              <span className={late ? 'block font-semibold text-brick' : 'block text-soft'}>
+                {late && '▲ '}Temporary since {dayWords(each.fittedOn)},{' '}
+                {each.removeBy === null
+                  ? 'no day set by which it goes'
+                  : `${late ? 'should have gone by' : 'goes by'} ${dayWords(each.removeBy)}`}
+              </span>
+            </li>
+          );
+        })}
+        {again.map((each) => (
+          <li key={`${each.part}${each.place ?? ''}`} className="rule-b py-1.5">
+            <span className="font-semibold">{[each.part, each.place].filter(Boolean).join(', ')}</span>
+            <span className="block text-ochre">
+              ◐ Fitted {String(each.days.length)} times within a year ({each.days.map(dayWords).join(', ')}):
+              find the cause.
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+const DUTIES_SHOWN = 6;
+
+function Running({ view: { standing, today, system } }: { view: MachineView }) {
+  const running = openObligations(standing.obligations, today);
+  return (
+    <Section title="What runs by law">
+      <CannotJudge standing={standing} system={system} />
+      {running.length === 0 && unjudged(standing) === null && (
+        <Unknown>Nothing is due on this machine.</Unknown>
+      )}
+      <ul>
+        {running.slice(0, DUTIES_SHOWN).map((each) => (
+          <li
+            key={`${each.pack.id}${each.kind}${String(each.due)}`}
+            className="rule-b flex flex-wrap gap-x-4 py-1.5"
+          >
+            <DutyMark state={stateOf(each, today)} words={OBLIGATION_WORDS[each.kind]} />
+            <span>
+              {dayWords(each.due)}, {untilWords(each.due, today)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {unjudged(standing) === null && <p className="mt-2">{rodSentence(rodOf(standing), system)}</p>}
+    </Section>
+  );
+}
+
+function Gas({ digest: { lastGas, missing }, view }: { digest: BeforeDriving; view: MachineView }) {
+  const { standing, system } = view;
+  return (
+    <Section title="Gas">
+      <p>
+        {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass}. Full charge:{' '}
+        {fullChargeWords(standing.history, system) ?? 'not known; weigh what comes out and what goes in'}.
+      </p>
+      <p>
+        {lastGas
+          ? `Last gas: ${lastGas.grams === null ? 'not weighed' : massText(grams(lastGas.grams), system)} ${lastGas.added ? 'added' : 'recovered'} ${dayWords(lastGas.on)}.`
+          : 'No gas is on record.'}
+      </p>
+      <p>
+        {missing === null
+          ? 'How much is missing by now cannot be told from its additions.'
+          : `Likely missing by now, if it leaks on as before: about ${massText(missing * 1000, system)}.`}
+      </p>
+    </Section>
+  );
+}
+
+function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView }) {
+  const { standing, system, today } = view;
+  const { person } = useWriter();
+  const name = standing.present.refrigerant.name;
+  const certificates = (person?.certificates ?? []).flatMap((each) =>
+    each.expires == null ? [] : [{ ...each, expires: each.expires }],
+  );
+  const { missing, handover, roof, temporary } = digest;
+  return (
+    <Section title="To pack">
+      <ul className="list-disc pl-5">
+        <li>
+          {name}
+          {missing !== null &&
+            missing > 0 &&
+            `, about ${massText(missing * 1000, system)} if it is to be filled`}
+          <BottleList refrigerant={name} system={system} />
+        </li>
+        <li>
+          A recovery bottle of {name} with room: it may be filled to 80 % only. Nitrogen with its regulator,
+          scale.
+        </li>
+        {isFlammable(name) && (
+          <li className="font-semibold">
+            {name} burns: tools rated for it, a detector, a fire extinguisher, and air in the room.
+          </li>
+        )}
+        {handover?.bring && <li>{handover.bring} (noted last time)</li>}
+        {roof && <li>Ladder: it leaked on the roof before.</li>}
+        {temporary.map((each) => (
+          <li key={each.entryId}>What replaces the temporary {each.part.toLowerCase()}.</li>
+        ))}
+        {certificates.map((each) => (
+          <li key={`${each.scheme ?? ''}${each.number ?? ''}`}>
+            Your certificate {each.scheme ?? ''}, valid until {dateWords(each.expires)}
+            {dayOf(each.expires) < today && <span className="font-semibold text-brick">: run out</span>}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}

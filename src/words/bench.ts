@@ -1,0 +1,185 @@
+/** Words of the bench: refusals with their remedy, workings with their figures, advice and verdicts. */
+import type { BenchRefusal, Working as CoreWorking } from '../core/bench/calculated';
+import type { EvacuationReason } from '../core/bench/evacuation/verdict';
+import type { Rise } from '../core/bench/evacuation/rise';
+import type { TrimAdvice } from '../core/bench/charge/trim';
+import type { ControlWarning } from '../core/bench/pressureControl';
+import type { DetectionMethod } from '../core/bench/leakSize';
+import type { StandingVerdict } from '../core/bench/standingCheck';
+import type { ValveAdvice } from '../core/bench/valveAdvice';
+import type { WeakEvidence } from '../core/bench/hold';
+import type { MeasureRefusal } from '../core/quantity/measure';
+import { type Dimension, UNITS } from '../core/quantity/units';
+import type { Working } from './working';
+
+export type Show = (dimension: Dimension, si: number) => string;
+
+export function benchRefusalWords(refusal: BenchRefusal, show: Show): string {
+  switch (refusal.reason) {
+    case 'outsideTable': {
+      const dimension = refusal.quantity === 'temperature' ? 'temperature' : 'pressure';
+      const range = `${show(dimension, refusal.from)} to ${show(dimension, refusal.to)}`;
+      const what = refusal.quantity === 'temperature' ? 'temperature' : 'pressure';
+      return `${refusal.refrigerant} has no saturation at ${show(dimension, refusal.given)}: its table reaches from ${range}. Check the ${what}, its unit and the refrigerant.`;
+    }
+    case 'outOfRange':
+      return `${sentence(refusal.field)} is ${show(refusal.dimension, refusal.given)}; this holds from ${show(refusal.dimension, refusal.from)} to ${show(refusal.dimension, refusal.to)}.`;
+    case 'notPositive':
+      return `${sentence(refusal.field)} must be more than nothing.`;
+    case 'aboveDesignPressure':
+      return `Do not test at ${show('pressure', refusal.given)}: the least marked design pressure of the section is ${show('pressure', refusal.limit)}. Let it down first.`;
+    case 'notAboveAtmosphere':
+      return `${sentence(refusal.field)} must lie above the air outside (${show('pressure', refusal.atmosphere)}): else nothing leaks out.`;
+    case 'tooFewReadings':
+      return `${String(refusal.have)} of at least ${String(refusal.need)} so far; add more.`;
+    case 'notInOrder':
+      return `${sentence(refusal.first)} must be less than ${refusal.second}. Check both.`;
+    case 'beyondFill':
+      return `Do not put ${show('mass', refusal.given)} in: ${refusal.room > 0 ? `only ${show('mass', refusal.room)} fit below 80 %` : 'it is past 80 % already'}. Take another bottle.`;
+    case 'mixedGases':
+      return `The bottle holds ${refusal.held}. Never put ${refusal.given} on top of it: take an empty bottle, or one of ${refusal.given}.`;
+  }
+}
+
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
+
+const EXAMPLES: Partial<Record<Dimension, string>> = {
+  pressure: '68 psig, 12 inHg or 4.7 bar',
+  pressureDifference: '14 psi or 1 bar',
+  vacuum: '500 micron or 0.67 mbar',
+  temperature: '35 °F or 2 °C',
+  temperatureDifference: '10 °F or 5 K',
+  length: '5 ft 6 in, 3/8 in or 1.5 m',
+  volume: '0.5 gal or 23.8 L',
+  flow: '6 cfm or 2.8 L/s',
+  duration: '10 min or 1 h 30 min',
+  mass: '12 lb 6 oz or 5.4 kg',
+  massRate: '8 oz/yr or 200 g/yr',
+  share: '80',
+};
+
+export function measureRefusalWords(refusal: MeasureRefusal): string {
+  const example = EXAMPLES[refusal.dimension] ?? '12.5';
+  switch (refusal.reason) {
+    case 'empty':
+      return `Type it as ${example}.`;
+    case 'notAMeasure':
+      return `“${refusal.text}” does not read as a measure. Type it as ${example}.`;
+    case 'decimalComma':
+      return 'A comma can mean two things. Use a point for decimals, and no comma for thousands.';
+    case 'unknownUnit':
+      return `“${refusal.unit}” is no unit of this. Known: ${Object.keys(UNITS[refusal.dimension]).filter(Boolean).join(', ')}.`;
+    case 'belowZero':
+      return refusal.dimension === 'pressure' || refusal.dimension === 'temperature'
+        ? 'That lies below absolute zero. Check the figure and its unit.'
+        : 'Less than nothing does not exist here.';
+  }
+}
+
+/** A working of the core as a screen shows it. */
+export const workingWords = (working: CoreWorking, show: Show): Working => ({
+  formula: working.formula,
+  steps: [
+    ...working.figures.map((each) => `${sentence(each.name)}: ${show(each.dimension, each.si)}`),
+    `Holds: ${working.validity}`,
+  ],
+  source: working.source,
+});
+
+export const STANDING_VERDICT_WORDS: Record<StandingVerdict, { title: string; about: string }> = {
+  liquidPresent: {
+    title: 'Liquid is left',
+    about:
+      'The gauge stands at saturation. How much liquid it does not say: a spoonful reads the same as a full receiver.',
+  },
+  vapourOnly: {
+    title: 'Vapour only: the charge is nearly gone',
+    about: 'Find the leak before a full charge, else it must be recovered again.',
+  },
+  airOrWrongGas: {
+    title: 'Air, or another gas than said',
+    about:
+      'Check the refrigerant on the label and both temperatures. Identify the gas before any of it goes into a bottle.',
+  },
+};
+
+export function valveWords({ action, quarterTurns }: ValveAdvice): string {
+  const turns = quarterTurns === 1 ? 'a quarter turn' : quarterTurns === 2 ? 'half a turn' : '';
+  switch (action) {
+    case 'open':
+      return `Open the valve ${turns} (less spring), wait about 10 minutes, read again`;
+    case 'close':
+      return `Close the valve ${turns} (more spring), wait about 10 minutes, read again`;
+    case 'leave':
+      return 'Leave the valve as it is';
+    case 'liquidFirst':
+      return 'Leave the valve: no solid liquid reaches it. Look for low charge or a restriction first';
+  }
+}
+
+export const CONTROL_WARNING_WORDS: Record<ControlWarning, string> = {
+  belowAtmosphere: 'Cut-out lies below 0 psig: a leak on the low side would draw in air and moisture.',
+  tooClose: 'Cut-in and cut-out are less than 5 psi apart: the compressor will start and stop too often.',
+};
+
+export const WEAK_WORDS: Record<WeakEvidence, string> = {
+  belowWorkingPressure:
+    'Weak evidence: the section runs at a higher pressure than it was tested at. A leak that opens under pressure can hide.',
+  tailNotSettled:
+    'The fall has not settled: gas that was let in still takes the temperature of the pipes. Let it stand and start again from here.',
+};
+
+export const RISE_WORDS: Record<Rise, { title: string; about: string }> = {
+  flat: { title: 'Tight and dry', about: 'The vacuum stays put.' },
+  levelling: {
+    title: 'Moisture or dissolved gas',
+    about:
+      'It climbs and levels off. Warm the cold parts, run the pump with ballast, or break with dry nitrogen and pump again.',
+  },
+  climbing: {
+    title: 'A leak',
+    about: 'It keeps climbing in a straight line. Break the vacuum with nitrogen and search.',
+  },
+  both: { title: 'A leak, and moisture', about: 'A bend at first, then a straight climb that does not end.' },
+};
+export const RISE_SHORT: Record<Rise, string> = {
+  flat: 'flat',
+  levelling: 'levelling (moisture)',
+  climbing: 'climbing (leak)',
+  both: 'both',
+};
+
+export const EVACUATION_REASON_WORDS: Record<EvacuationReason, string> = {
+  startTooHigh: 'it began above the goal of this way of working',
+  tooShort: 'it was not watched long enough',
+  endTooHigh: 'it ended above the limit of this way of working',
+  leak: 'a leak is sure',
+  leakNotExcluded: 'a leak is not excluded yet',
+};
+
+export const TRIM_WORDS: Record<TrimAdvice, { title: string; about: string }> = {
+  add: {
+    title: 'Add',
+    about: 'In small steps, vapour or liquid metered into the low side, and read again after each.',
+  },
+  addSlowly: {
+    title: 'Add slowly',
+    about: 'Nearly there, or the box is still warm: a little, wait, read again.',
+  },
+  stop: { title: 'Stop: charged', about: 'Write the charge, refrigerant and date on the machine.' },
+  tooMuch: { title: 'Too much in it', about: 'Recover some, by weight, into a bottle of the same gas.' },
+  checkValve: {
+    title: 'The charge is right, the superheat is not',
+    about: 'Look at the valve, its bulb and the air over the coil.',
+  },
+  waitForBox: {
+    title: 'Wait for the box',
+    about: 'All looks right, but the box is still warm. Judge again when it is near its temperature.',
+  },
+};
+
+export const DETECTION_WORDS: Record<DetectionMethod, string> = {
+  soap: 'Bubbles under soap',
+  heatedDiode: 'Heated-diode detector',
+  standingGauge: 'This pressure test on this gauge',
+};

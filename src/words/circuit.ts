@@ -1,0 +1,93 @@
+/** Words of the circuit map: parts, layouts, and why a part is searched early. */
+import { type LayoutName } from '../core/visit/circuit/layouts';
+import type { MapPart } from '../core/visit/circuit/map';
+import type { PartTypeName } from '../core/visit/circuit/parts';
+import type { FALSE_CAUSES, SpotMark } from '../core/visit/notes';
+import type { OrderReason } from '../core/visit/search';
+
+export const PART_WORDS: Record<PartTypeName, string> = {
+  compressor: 'Compressor',
+  serviceValveSuction: 'Suction service valve',
+  serviceValveDischarge: 'Discharge service valve',
+  dischargeLine: 'Discharge line',
+  oilSeparator: 'Oil separator',
+  condenser: 'Condenser',
+  condenserBends: 'Condenser bends',
+  waterCondenser: 'Condenser barrel',
+  headControl: 'Head pressure valve',
+  receiver: 'Receiver',
+  receiverValve: 'Receiver valve',
+  relief: 'Relief valve',
+  drier: 'Drier',
+  sightGlass: 'Sight glass',
+  liquidLine: 'Liquid line',
+  header: 'Suction header',
+  solenoid: 'Solenoid',
+  ballValve: 'Ball valve',
+  flareNut: 'Flare nut',
+  expansionValve: 'Expansion valve',
+  capillary: 'Capillary',
+  evaporator: 'Evaporator coil',
+  evaporatorBends: 'U-bends',
+  evaporatorBarrel: 'Evaporator barrel',
+  buriedPipe: 'Buried pipe',
+  drainPan: 'Drain pan',
+  suctionLine: 'Suction line',
+  accessPort: 'Access port',
+  pressureControl: 'Pressure control',
+};
+
+/** Where several parts are of one type, what tells them apart. */
+const OWN_WORDS: Partial<Record<string, string>> = {
+  capillaryJoint: 'Capillary joint at the coil',
+  plate: 'Plate in the tank floor',
+  suctionHeader: 'Suction header',
+  liquidHeader: 'Liquid header',
+  liquidBallValve: 'Liquid ball valve',
+  suctionBallValve: 'Suction ball valve',
+};
+
+export const partName = (part: MapPart): string =>
+  OWN_WORDS[part.id.slice(part.id.lastIndexOf('.') + 1)] ?? PART_WORDS[part.type];
+export const partWords = (part: MapPart): string => `${partName(part)}, ${part.where}`;
+
+export const LAYOUT_WORDS: Record<LayoutName, string> = {
+  split: 'Split, with receiver',
+  capillary: 'Self-contained, capillary',
+  twoRooms: 'One unit, several rooms',
+  rack: 'Rack with circuits',
+  chiller: 'Chiller circuit',
+  waterCooled: 'Water-cooled',
+  milkTank: 'Milk tank, two units',
+};
+
+export const MARK_WORDS: Record<SpotMark, string> = {
+  lookedAt: 'looked at, nothing',
+  hit: 'hit',
+  false: 'false hit',
+  confirmed: 'leak confirmed',
+  leftOut: 'left out',
+};
+
+export const FALSE_WORDS: Record<(typeof FALSE_CAUSES)[number], string> = {
+  spilledOil: 'spilled oil',
+  wind: 'wind',
+  drainedGas: 'gas drained from above',
+  solvent: 'solvent or foam',
+  other: 'something else',
+};
+
+export function orderReasonWords({ code, times }: { code: OrderReason; times: number }): string {
+  switch (code) {
+    case 'leakedHere':
+      return times === 1 ? 'leaked here before' : `leaked here ${String(times)} times`;
+    case 'leakedOnSimilar':
+      return `${String(times)} × on machines of this kind`;
+    case 'oilThere':
+      return 'oil seen there';
+    case 'drainPanHit':
+      return 'the drain pan below gave a hit';
+    case 'leaksReadily':
+      return 'leaks readily';
+  }
+}

@@ -1,0 +1,143 @@
+/** Words of leaks and of what weakens a test. */
+import type { TEST_GASES } from '../core/logbook/entry';
+import { VOIDING, type Weakness } from '../core/visit/evidence';
+import type { LeakState } from '../core/visit/leakStory';
+import type { LeakState as RuleLeakState } from '../core/rules/leaks';
+import type { Check } from '../core/visit/touched';
+import type { DecisionChoice, Grade, WAYS } from '../core/visit/notes';
+import type { JointAdvice, Metal } from '../core/visit/joints';
+
+export const LEAK_STATE_WORDS: Record<LeakState, string> = {
+  suspected: 'suspected',
+  confirmed: 'confirmed',
+  repaired: 'repaired',
+  tested: 'first test passed',
+  testedAgain: 'tested again',
+  deferred: 'put off',
+  dismissed: 'dismissed',
+  withdrawn: 'withdrawn',
+};
+
+/** The states that the rules know, in the same words as everywhere. */
+export const RULE_STATE_WORDS: Record<RuleLeakState, string> = {
+  found: 'found, not repaired',
+  repaired: 'repaired, not tested',
+  tested: LEAK_STATE_WORDS.tested,
+  verified: LEAK_STATE_WORDS.testedAgain,
+};
+
+export const GRADE_WORDS: Record<Grade, string> = {
+  oilOrFrost: 'oil or frost',
+  detectorHit: 'detector hit',
+  audible: 'heard',
+  bubbles: 'bubbles',
+  seen: 'seen',
+  bench: 'proven on the bench after removal',
+};
+
+export const WEAKNESS_WORDS: Record<Weakness, string> = {
+  sectionNotSaid: 'which section stood under test is not recorded',
+  valvesNotSaid: 'which valves stood open is not recorded',
+  valveShutBetween: 'a valve stood shut between gauge and joint: it tested nothing behind it',
+  gasNotSaid: 'the test gas is not recorded',
+  detectorOnPlainNitrogen: 'a gas detector cannot see plain nitrogen: its silence says nothing',
+  bubblesInsideHousing: 'it leaks into its own housing: no bubble shows outside',
+  pressureNotSaid: 'the pressure at the joint is not recorded',
+  belowWorkingPressure: 'tested below the pressure that the section runs at',
+  minutesNotSaid: 'how long it stood is not recorded',
+  minutesTooFew: 'it stood less than five minutes',
+  vacuumAlone: 'a vacuum as the only test: at most one atmosphere, from the wrong side',
+  methodNotSaid: 'the method is not recorded',
+};
+
+export const CHOICE_WORDS: Record<DecisionChoice, string> = {
+  repairNow: 'Repair now',
+  runOn: 'Run on with it',
+  isolatePart: 'Isolate the part',
+  coil: 'New coil',
+  retrofit: 'Convert',
+  retire: 'Retire',
+};
+
+export const WAY_WORDS: Record<(typeof WAYS)[number], string> = {
+  pumpDown: 'Pumped down',
+  valveOff: 'Section valved off',
+  recoverAll: 'Whole charge recovered',
+  none: 'Not opened',
+};
+
+export const CHECK_WORDS: Record<Check, string> = {
+  capsOn: 'Caps on and tight',
+  portsClosed: 'Ports closed',
+  coresRenewed: 'Access cores renewed and back in',
+  valveReopened: 'Open again',
+  nitrogenOut: 'Nitrogen out, regulator off',
+  gaugeOff: 'Vacuum gauge off, above atmosphere',
+  drierDated: 'Date written on the drier',
+  oilCleaned: 'Oil cleaned, so that nobody is misled',
+  labelWritten: 'Refrigerant, charge and date written on the machine',
+  settingsNoted: 'Settings noted at the control',
+  panelsClosed: 'Panels closed, lights and fans as they were',
+  doNotStartOff: '“Do not start” tag taken off',
+};
+
+/** A check by its id, with the valve that it is about where there is one: `valveReopened king valve`. */
+export function checkItemWords(item: string): string {
+  const [check = '', ...about] = item.split(' ');
+  const words = check in CHECK_WORDS ? CHECK_WORDS[check as Check] : check;
+  return about.length > 0 ? `${about.join(' ')}: ${words.toLowerCase()}` : words;
+}
+
+export const METAL_WORDS: Record<Metal, string> = {
+  copper: 'copper',
+  brass: 'brass',
+  steel: 'steel',
+  aluminium: 'aluminium',
+};
+
+export function jointWords({ alloy }: JointAdvice): string {
+  switch (alloy) {
+    case 'phosphorusCopper':
+      return 'Copper–phosphorus alloy, no flux: its phosphorus is the flux. Nitrogen flowing.';
+    case 'highSilver':
+      return 'High-silver alloy with flux; phosphorus would make the joint brittle. Wash the flux off. Nitrogen flowing.';
+    case 'exchangePart':
+      return 'Aluminium is not brazed on site: exchange the part, or a mechanical joint that the maker allows.';
+  }
+}
+
+export const TEST_GAS_WORDS = {
+  nitrogen: 'nitrogen',
+  nitrogenTrace: 'nitrogen with a trace of refrigerant',
+  nitrogenHydrogen: 'nitrogen–hydrogen',
+  refrigerant: 'refrigerant',
+} as const satisfies Record<(typeof TEST_GASES)[number], string>;
+
+/** How a leak was looked for, in the trade's words; another tool's word stands as it is. */
+export const METHOD_NAMES = {
+  electronic: 'detector',
+  bubbles: 'bubbles',
+  ultrasonic: 'ultrasonic',
+  audible: 'by ear',
+  dye: 'dye',
+  visual: 'by eye',
+} as const;
+
+export const methodWords = (method: string): string =>
+  method in METHOD_NAMES ? METHOD_NAMES[method as keyof typeof METHOD_NAMES] : method;
+
+export const TEST_METHOD_WORDS = {
+  gauge: 'gauge',
+  bubbles: 'bubbles',
+  detector: 'detector',
+  ultrasonic: 'ultrasonic',
+  vacuum: 'vacuum',
+} as const;
+
+/** What weakens a test in one sentence, and whether it then proves nothing at all; null where nothing does. */
+export function weakWords(weak: readonly Weakness[]): { nothing: boolean; words: string } | null {
+  if (weak.length === 0) return null;
+  const nothing = weak.some((each) => VOIDING.includes(each));
+  const why = weak.map((each) => WEAKNESS_WORDS[each]).join('; ');
+  return { nothing, words: `${nothing ? 'Proves nothing' : 'Weak evidence'}: ${why}.` };
+}

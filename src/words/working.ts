@@ -1,0 +1,138 @@
+/** Workings: a formula with the figures put in, what was used, and the rule behind it. */
+import { dayWords, daysWords } from './dates';
+import { METHOD_WORDS, PACK_WORDS } from './codes';
+import { type LeakLabels, labelOf } from '../core/logbook/leakLabels';
+import { addDays } from '../core/quantity/day';
+import { type ExactGrams, type MassSystem, grams } from '../core/quantity/mass';
+import type { Headroom } from '../core/rules/headroom';
+import {
+  type AdditionRate,
+  type DaysSince,
+  type GasLedger,
+  PERCENT_SCALE,
+  thresholdOn,
+} from '../core/rules/leakRate';
+import type { Standing } from '../core/rules/standing';
+
+export interface Working {
+  formula: string;
+  steps: string[];
+  source: string;
+}
+
+const GRAMS_PER: Record<MassSystem, number> = { pounds: 453.59237, kilograms: 1000 };
+const UNIT: Record<MassSystem, string> = { pounds: 'lb', kilograms: 'kg' };
+
+/** Up to four decimals: a working shows what was computed, not what is easy to read. */
+export function massFigure(mass: ExactGrams, system: MassSystem): string {
+  return `${String(Number((grams(mass) / GRAMS_PER[system]).toFixed(4)))} ${UNIT[system]}`;
+}
+
+const percentFigure = (millionths: number): string => `${String(millionths / PERCENT_SCALE)} %`;
+
+function sinceWords(since: DaysSince): string {
+  if (since.basis === 'unknown') return 'No earlier gas day and no installation day: a full year, 365 days';
+  const from = since.basis === 'gasDay' ? 'the gas day before' : 'installation';
+  return `Days from ${from}, ${dayWords(since.since ?? (0 as never))}: ${String(since.days)}${since.days === 365 ? ' (at most 365 count)' : ''}`;
+}
+
+function gasSteps(ledger: GasLedger, from: number, to: number, system: MassSystem): string[] {
+  return ledger.days
+    .slice(from, to)
+    .filter((each) => each.unknown || each.net > 0n)
+    .map(
+      (each) =>
+        `${dayWords(each.day)}: ${each.unknown ? 'not weighed' : massFigure(each.net, system)} counts`,
+    );
+}
+
+export function annualizingWorking(
+  rate: AdditionRate,
+  ledger: GasLedger,
+  system: MassSystem,
+  labels: LeakLabels = new Map(),
+): Working {
+  const { annualizing, spell } = rate;
+  const { lost, since, chainFrom, millionths } = annualizing;
+  const steps = gasSteps(ledger, chainFrom, rate.index + 1, system);
+  if (steps.length > 1)
+    steps.push(`One chain: gas for the same leak, ${labelOf(labels, rate.gasDay.leakId ?? '')}`);
+  steps.push(sinceWords(since));
+  if (since.days < 30)
+    steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
+  return {
+    formula:
+      lost === null || spell.fullCharge === null || millionths === null
+        ? 'Unknown: a weight or the full charge is missing'
+        : `${massFigure(lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(millionths)}`,
+    steps,
+    source: '40 CFR 82.152 and 84.102, annualizing',
+  };
+}
+
+export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): Working {
+  const { rolling, spell, gasDay } = rate;
+  const first = ledger.days.findIndex((each) => each.day >= rolling.from);
+  return {
+    formula:
+      rolling.lost === null || spell.fullCharge === null || rolling.millionths === null
+        ? 'Unknown: a weight or the full charge is missing'
+        : `${massFigure(rolling.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(rolling.millionths)}`,
+    steps: [
+      `Window: ${dayWords(rolling.from)} to ${dayWords(gasDay.day)}`,
+      ...(rolling.afterRepair
+        ? [
+            `A second test showed every leak repaired on ${dayWords(addDays(rolling.from, -1))}; only what came after it counts`,
+          ]
+        : []),
+      ...gasSteps(ledger, first, rate.index + 1, system),
+    ],
+    source: '40 CFR 82.152 and 84.102, rolling average',
+  };
+}
+
+/** One line a pack: threshold, whether it is exceeded, and where that stands. */
+export function verdicts(
+  rate: AdditionRate,
+): { pack: string; threshold: number; exceeds: boolean | null; source: string }[] {
+  return rate.spell.covering.flatMap((pack) => {
+    const figure = pack.threshold[rate.spell.category];
+    const exceeds = rate.exceeds[pack.id];
+    if (!figure || exceeds === undefined || pack.opens !== 'percent') return [];
+    return [
+      {
+        pack: PACK_WORDS[pack.id],
+        threshold: thresholdOn(pack, rate.spell, rate.gasDay.day),
+        exceeds,
+        source: figure.source.cite,
+      },
+    ];
+  });
+}
+
+export function headroomWorking(
+  headroom: Headroom,
+  standing: Standing,
+  system: MassSystem,
+  labels: LeakLabels = new Map(),
+): Working {
+  const { thresholdPercent, fullCharge, earned, spent, free, since, windowFrom, on, method } = headroom;
+  const share = `${String(thresholdPercent)} % × ${massFigure(fullCharge, system)}`;
+  const figure = headroom.pack.threshold[standing.present.category];
+  return {
+    formula:
+      since === null
+        ? `${share} − ${massFigure(spent, system)} = ${massFigure(free, system)}`
+        : `${share} × ${daysWords(since.days)} ÷ 365 − ${massFigure(spent, system)} = ${massFigure(free, system)}`,
+    steps: [
+      `As of ${dayWords(on)}, ${METHOD_WORDS[method]}`,
+      ...(since === null ? [] : [sinceWords(since)]),
+      ...(windowFrom === null ? [] : [`Window from ${dayWords(windowFrom)}`]),
+      ...(headroom.leakId === null
+        ? []
+        : [`Taken as gas for leak ${labelOf(labels, headroom.leakId)}, which is still open`]),
+      ...(spent > earned ? ['Less than nothing counts as nothing'] : []),
+    ],
+    source: `${PACK_WORDS[headroom.pack.id]}, ${figure?.source.cite ?? headroom.pack.source.cite}`,
+  };
+}
