@@ -4,11 +4,12 @@ import { describe, expect, test } from 'vitest';
 import type { Entry, EntryKind } from '../core/logbook/entry';
 import { dayOf } from '../core/quantity/day';
 import { standing } from '../core/testkit/facts';
-import { NOTE_FORMS } from './noteForms';
 import { correctionDraft, entryOf } from './gasDraft';
-import type { FieldSpec, FormSpec } from './fieldSpec';
-import { initialValues, madeOf, placeOf } from './formValues';
-import { FORMS, type FormKind } from './specs';
+import type { AskedField } from './field';
+import { initialValues, madeOf } from './formValues';
+import { FORM_KINDS, type Form, kindForm, noteForm } from './forms';
+import { placeOf } from './place';
+import { NOTE_RECORDS } from './records';
 
 const TODAY = '2026-11-23';
 const text = fc.stringMatching(/^[a-z]{1,8}( [a-z]{1,8}){0,2}$/);
@@ -28,7 +29,7 @@ const date = fc
   .map((days) => `2026-0${String(1 + (days % 9))}-1${String(days % 10)}`);
 
 /** What an entry of this field may hold, as any writer may have written it. */
-function held(field: FieldSpec): fc.Arbitrary<unknown> {
+function held(field: AskedField): fc.Arbitrary<unknown> {
   const stated = (value: fc.Arbitrary<unknown>) =>
     field.stated
       ? fc.oneof(
@@ -82,7 +83,7 @@ function put(target: Record<string, unknown>, key: string, value: unknown): void
   if (value !== undefined) inner[last] = value;
 }
 
-const written = (kind: EntryKind, spec: FormSpec): fc.Arbitrary<Entry> =>
+const written = (kind: EntryKind, spec: Form): fc.Arbitrary<Entry> =>
   fc
     .record({
       fields: fc.tuple(...spec.fields.map(held)),
@@ -101,11 +102,11 @@ const written = (kind: EntryKind, spec: FormSpec): fc.Arbitrary<Entry> =>
         kind,
         by: 'ike',
         applianceId: 'a',
-        ...structuredClone(spec.fixed ?? {}),
+        ...structuredClone(spec.fixed),
         ...common,
         seal: { hash: 'h', previous: 'p' },
         recordedAt: '2026-06-02T00:00:00Z',
-        ...(foreign ? { 'x-suspected': true, 'x-scale': { from: 3 } } : {}),
+        ...(foreign ? { 'x-meter': true, 'x-scale': { from: 3 } } : {}),
         ...(label && spec.fields.some((field) => field.key === 'leakId') ? { label } : {}),
       };
       spec.fields.forEach((field, index) => put(entry, field.key, fields[index]));
@@ -128,13 +129,11 @@ function bare(entry: Entry): unknown {
 }
 
 const FRAME = { id: 'second', by: 'odalys', applianceId: 'a', correctionReason: 'a slip' };
-const ALL: [string, EntryKind, FormSpec][] = [
-  ...(Object.keys(FORMS) as FormKind[]).map((kind): [string, EntryKind, FormSpec] => [
-    kind,
-    kind,
-    FORMS[kind],
-  ]),
-  ...Object.entries(NOTE_FORMS).map(([name, form]): [string, EntryKind, FormSpec] => [name, form.kind, form]),
+const ALL: [string, EntryKind, Form][] = [
+  ...FORM_KINDS.map((kind): [string, EntryKind, Form] => [kind, kind, kindForm(kind)]),
+  ...Object.values(NOTE_RECORDS).flatMap(({ note, kind, correction }): [string, EntryKind, Form][] =>
+    note !== null && correction === 'form' ? [[note, kind, noteForm(note)]] : [],
+  ),
 ];
 
 describe.each(ALL)('%s', (_name, kind, spec) => {

@@ -4,11 +4,11 @@ import type { Entry } from '../core/logbook/entry';
 import { deadIds } from '../core/logbook/order';
 import { dayOf } from '../core/quantity/day';
 import { standing } from '../core/testkit/facts';
-import { NOTE_FORMS } from './noteForms';
+import { type Form, noteForm } from './forms';
 import { placedInDay } from './placeInDay';
 import { stepFrom, visitAddress, visitOf } from '../web/data/visitAddress';
-import type { FormSpec } from './fieldSpec';
-import { type FormPlace, initialValues, madeOf, placeOf } from './formValues';
+import { initialValues, madeOf } from './formValues';
+import { type FormPlace, placeOf } from './place';
 import { EMPTY_DRAFT } from './statedDraft';
 import { undoing, voidOf } from './voiding';
 
@@ -25,7 +25,7 @@ const frame = {
 };
 /** 1,600 m up: 83.5 kPa. */
 const HIGH: FormPlace = { ...placeOf('lb', { packs: ['us-hfc'], altitudeM: null }), atmosphere: 83_524 };
-const made = (spec: FormSpec, values: object, place: FormPlace = HIGH, rest: object = {}) =>
+const made = (spec: Form, values: object, place: FormPlace = HIGH, rest: object = {}) =>
   madeOf(
     spec,
     { ...initialValues(spec, {}, null, standing([], TODAY)), ...values },
@@ -36,7 +36,8 @@ const made = (spec: FormSpec, values: object, place: FormPlace = HIGH, rest: obj
 const typed = (text: string, rest: object = {}) => ({ ...EMPTY_DRAFT, text, ...rest });
 
 describe('facts', () => {
-  const { arrival, reading } = NOTE_FORMS;
+  const arrival = noteForm('arrival');
+  const reading = noteForm('reading');
 
   test('value, not done, unknown and nothing reach the entry as what they are', () => {
     const { entry, errors } = made(arrival, {
@@ -94,7 +95,7 @@ describe('facts', () => {
   });
 
   test('a pressure above the design pressure is refused at its field', () => {
-    const { entry, errors } = made(NOTE_FORMS.raised, {
+    const { entry, errors } = made(noteForm('raised'), {
       how: 'nitrogen',
       pressure: typed('160 psig'),
       design: typed('150 psig'),
@@ -105,8 +106,8 @@ describe('facts', () => {
 
   test('fields that do not apply are not asked', () => {
     const decided = { choice: 'repairNow', why: 'parts are here' };
-    expect(made(NOTE_FORMS.decision, decided).errors).toEqual({});
-    expect(made(NOTE_FORMS.decision, { ...decided, choice: 'runOn' }).errors).toHaveProperty('until');
+    expect(made(noteForm('decision'), decided).errors).toEqual({});
+    expect(made(noteForm('decision'), { ...decided, choice: 'runOn' }).errors).toHaveProperty('until');
   });
 });
 

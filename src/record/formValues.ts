@@ -1,71 +1,20 @@
 /** Between what a form holds and the entry that it makes. */
-import { v7 as uuidv7 } from 'uuid';
 import { type Entry, entrySchema } from '../core/logbook/entry';
-import { type LeakLabels, nextLeakLabel } from '../core/logbook/leakLabels';
+import type { LeakLabels } from '../core/logbook/leakLabels';
 import { entryProblems } from '../core/logbook/logbook';
-import { GAUGE_UNITS } from '../core/quantity/units';
+import { asNamedToday } from '../core/logbook/olderNames';
 import { problemsOf } from '../core/logbook/problems';
-import type { Site } from '../core/logbook/tables';
-import { unitSystemOf } from '../core/rules/massSystem';
 import { dayOf } from '../core/quantity/day';
-import type { Mass, MassUnit } from '../core/quantity/mass';
+import type { Mass } from '../core/quantity/mass';
 import type { Standing } from '../core/rules/standing';
-import { SEA_LEVEL_PA, atmosphereAt } from '../core/quantity/atmosphere';
-import type { Instrument } from '../core/visit/instrument';
 import { noteProblems } from '../core/visit/notes';
-import { massOf } from './gasDraft';
-import { type UnitSystem, readIn } from '../words/measures';
-import type { FieldSpec, FormSpec } from './fieldSpec';
-import { type Read, draftFrom, draftOf, readMeasured, readStated } from './statedDraft';
-
-export type Values = Record<string, unknown>;
-
-/** What reading a form needs to know of the place: units, air, and instruments. */
-export interface FormPlace {
-  mass: MassUnit;
-  system: UnitSystem;
-  /** Pa absolute at the site */
-  atmosphere: number;
-  instruments: readonly Instrument[];
-  /** what the leaks of the machine are called, and so what the next one is */
-  labels: LeakLabels;
-}
-
-/** What a form holds of a leak: which one, and the new one that it would be, made once with the draft. */
-export interface LeakDraft {
-  id: string;
-  fresh: { id: string; label: string };
-}
-
-/** Drafts of older forms held the label alone. */
-export const leakDraftOf = (value: unknown, labels: LeakLabels): LeakDraft => {
-  const kept = value as Partial<LeakDraft> | string | null | undefined;
-  const fresh = (typeof kept === 'object' ? kept?.fresh : undefined) ?? {
-    id: uuidv7(),
-    label: nextLeakLabel(labels),
-  };
-  const id = typeof kept === 'string' ? kept : (kept?.id ?? '');
-  return { id: id === '' ? fresh.id : id, fresh };
-};
-
-export function placeOf(
-  mass: MassUnit,
-  site: Pick<Site, 'packs' | 'altitudeM'>,
-  labels: LeakLabels = new Map(),
-): FormPlace {
-  const air = atmosphereAt(site.altitudeM ?? 0);
-  return {
-    mass,
-    system: unitSystemOf(site),
-    atmosphere: air.ok ? air.value : SEA_LEVEL_PA,
-    instruments: [],
-    labels,
-  };
-}
-
-/** `numbers.suction` stands within `numbers`. */
-const atPath = (source: Values, key: string): unknown =>
-  key.split('.').reduce<unknown>((value, part) => (value as Values | null | undefined)?.[part], source);
+import type { AskedField, Values } from './field';
+import type { Form } from './forms';
+import { type LeakDraft, leakDraftOf } from './leakDraft';
+import type { FormPlace } from './place';
+import { readField } from './readField';
+import { valueAt } from './sentence';
+import { draftFrom } from './statedDraft';
 
 function putPath(target: Values, key: string, value: unknown): void {
   const parts = key.split('.');
@@ -80,19 +29,22 @@ const typedMass = (mass: Mass): string =>
 
 /** Values to begin with: those of the entry that is corrected, what is known, else the field's own. */
 export function initialValues(
-  spec: FormSpec,
+  spec: Form,
   given: Values,
   corrected: Entry | null,
   standing: Standing,
   labels: LeakLabels = new Map(),
 ): Values {
-  const source: Values = corrected ? (corrected as unknown as Values) : given;
+  const source: Values = corrected ? (asNamedToday(corrected) as unknown as Values) : given;
   return Object.fromEntries(
-    spec.fields.map((field) => [field.key, initialValue(field, atPath(source, field.key), standing, labels)]),
+    spec.fields.map((field) => [
+      field.key,
+      initialValue(field, valueAt(source, field.key), standing, labels),
+    ]),
   );
 }
 
-function initialValue(field: FieldSpec, value: unknown, standing: Standing, labels: LeakLabels): unknown {
+function initialValue(field: AskedField, value: unknown, standing: Standing, labels: LeakLabels): unknown {
   if (field.stated || field.type === 'measure') return draftFrom(value);
   switch (field.type) {
     case 'check':
@@ -160,16 +112,16 @@ function dropPath(target: Values, key: string): void {
 }
 
 /** Of a leak only which one it is counts: the new one that is offered beside it differs each time. */
-const untouched = (field: FieldSpec, now: unknown, before: unknown): boolean =>
+const untouched = (field: AskedField, now: unknown, before: unknown): boolean =>
   field.type === 'leak' || field.type === 'newLeak'
     ? (now as LeakDraft).id === (before as LeakDraft).id
     : JSON.stringify(now) === JSON.stringify(before);
 
 /** The entry of a form, or an error for each field that is not right. */
-export function madeOf(spec: FormSpec, values: Values, frame: Frame, place: FormPlace, today: number): Made {
+export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlace, today: number): Made {
   const errors: Record<string, string> = {};
   const { corrected } = frame;
-  const payload: Values = corrected ? wholeOf(corrected.entry) : structuredClone(spec.fixed ?? {});
+  const payload: Values = corrected ? wholeOf(asNamedToday(corrected.entry)) : structuredClone(spec.fixed);
   for (const field of spec.fields) {
     const value = values[field.key];
     const applies = !field.when || field.when(values);
@@ -235,60 +187,4 @@ function putLeak(payload: Values, key: string, { id, fresh }: LeakDraft): void {
   putPath(payload, key, id);
   if (id === fresh.id) payload['label'] = fresh.label;
   else delete payload['label'];
-}
-
-function readField(field: FieldSpec, value: unknown, place: FormPlace): Read {
-  if (field.type === 'measure') {
-    const usual = field.unit?.[place.system] ?? readIn(field.dimension, place.system);
-    return readStated(draftOf(value), (draft) =>
-      readMeasured(field.dimension, draft, usual, place.atmosphere, place.instruments),
-    );
-  }
-  if (field.stated) return readStated(draftOf(value), ({ text }) => readPlain(field, text, place.mass));
-  return readPlain(field, value, place.mass);
-}
-
-function readPlain(field: FieldSpec, value: unknown, unit: MassUnit): Read {
-  const text = typeof value === 'string' ? value.trim() : '';
-  switch (field.type) {
-    case 'check':
-      return { value };
-    case 'many':
-    case 'leaks':
-      return { value: Array.isArray(value) && value.length > 0 ? value : undefined };
-    case 'mass': {
-      if (text === '' && field.optional) return { value: undefined };
-      const read = massOf(text, unit);
-      return 'error' in read ? read : { value: read.mass };
-    }
-    case 'pressure':
-      return text === '' ? { value: undefined } : readPressure(text);
-    case 'partsLeftOut':
-      return { value: text === '' ? undefined : text.split('\n').map(splitPart) };
-    case 'year':
-      return { value: text === '' ? undefined : Number(text) };
-    case 'leak':
-    case 'newLeak':
-      return { value: leakDraftOf(value, new Map()) };
-    case 'choice':
-      if (text === '') return { value: undefined };
-      return { value: text === 'true' ? true : text === 'false' ? false : text };
-    default:
-      return { value: text === '' ? undefined : text };
-  }
-}
-
-function splitPart(line: string): { part: string; reason: string } {
-  const [part = '', ...reason] = line.split(':');
-  return { part: part.trim(), reason: reason.join(':').trim() };
-}
-
-/** `150 psig`; a bare number is in psig. */
-export function readPressure(text: string): Read {
-  const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
-  const unit =
-    GAUGE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??
-    (match?.[2] === '' ? 'psig' : undefined);
-  if (!match || !unit) return { error: 'Type a pressure such as 150 psig, 10 bar or -12 inHg.' };
-  return { value: { value: Number(match[1]), unit } };
 }

@@ -1,5 +1,5 @@
 /** The trade's words for the codes of the logbook and the rules; one word per thing, as in the handbook. */
-import type { AddedReason, EntryKind, FullChargeMethod, RecoveredReason } from '../core/logbook/entry';
+import type { AddedReason, FullChargeMethod, RecoveredReason } from '../core/logbook/entry';
 import type { Category, Detection, LeakRateMethod, PackId } from '../core/logbook/fields';
 import type { ApplianceKind, PURPOSES } from '../core/logbook/tables';
 import type { Dimension } from '../core/quantity/units';
@@ -147,40 +147,4 @@ export const NOTE_WORDS: Record<NoteCode, string> = {
     'The full charge is not known, or was not on a day when gas was added. Set it to see a rate.',
   recoveredUnknown: 'Gas was recovered that nobody weighed; it repays nothing.',
   weightUnknown: 'Gas was added that nobody weighed; the rate of that day is unknown.',
-};
-
-export const ENTRY_WORDS: Record<EntryKind, string> = {
-  fullChargeSet: 'Full charge set',
-  refrigerantAdded: 'Gas added',
-  refrigerantRecovered: 'Gas recovered',
-  leakFound: 'Leak found',
-  leakRepaired: 'Leak repaired',
-  verificationTest: 'Test after repair',
-  normalOperation: 'Normal operation reached',
-  leakInspection: 'Leak inspection',
-  processShutdown: 'Process shutdown',
-  extension: 'Extension',
-  planFiled: 'Plan filed',
-  planCompleted: 'Plan carried out',
-  unrelatedLeak: 'Unrelated leak',
-  retrofitted: 'Converted',
-  applianceChanged: 'Record changed',
-  mothballed: 'Mothballed',
-  retired: 'Retired',
-  detectionCheck: 'Leak detection checked',
-  reportFiled: 'Report filed',
-  void: 'Voided',
-  detectionAlarm: 'Detection alarm',
-  readings: 'Readings',
-  pressureHold: 'Pressure test',
-  evacuation: 'Evacuation',
-  chargeRun: 'Charge',
-  partFitted: 'Part fitted',
-  search: 'Search',
-  photo: 'Photo',
-  handover: 'Hand-over',
-  cylinderWeighed: 'Bottle weighed',
-  cylinderReceived: 'Bottle received',
-  cylinderSent: 'Bottle sent',
-  cylinderTransferred: 'Gas moved between bottles',
 };

@@ -3,7 +3,7 @@ import { type MassSystem, grams, massText } from '../core/quantity/mass';
 import type { MachineHistory } from '../core/logbook/history';
 import { FULL_CHARGE_WORDS } from './codes';
 import { dayWords } from './dates';
-import { massWords } from './entry';
+import { massWords } from './weights';
 
 export function fullChargeWords({ fullCharges }: MachineHistory, system: MassSystem): string | null {
   const set = fullCharges.at(-1);

@@ -1,10 +1,11 @@
 /** Words of leaks and of what weakens a test. */
 import type { TEST_GASES } from '../core/logbook/entry';
 import { VOIDING, type Weakness } from '../core/visit/evidence';
-import type { LeakState } from '../core/visit/leakStory';
+import type { LeakState, LeakStory } from '../core/visit/leakStory';
 import type { LeakState as RuleLeakState } from '../core/rules/leaks';
 import type { Check } from '../core/visit/touched';
 import type { DecisionChoice, Grade, WAYS } from '../core/visit/notes';
+import { dateWords } from './dates';
 import type { JointAdvice, Metal } from '../core/visit/joints';
 
 export const LEAK_STATE_WORDS: Record<LeakState, string> = {
@@ -140,4 +141,18 @@ export function weakWords(weak: readonly Weakness[]): { nothing: boolean; words:
   const nothing = weak.some((each) => VOIDING.includes(each));
   const why = weak.map((each) => WEAKNESS_WORDS[each]).join('; ');
   return { nothing, words: `${nothing ? 'Proves nothing' : 'Weak evidence'}: ${why}.` };
+}
+
+/** What is known of a leak beside its state: its best evidence, who put it off and why, or why it is none. */
+export function leakLine(leak: LeakStory): string {
+  return [
+    leak.grade ? GRADE_WORDS[leak.grade] : null,
+    leak.onSuspicion && leak.state === 'repaired' ? 'exchanged on suspicion' : null,
+    leak.deferred
+      ? `${leak.deferred.why}${leak.deferred.until ? `, until ${dateWords(leak.deferred.until)}` : ''}${leak.deferred.decidedBy ? `, decided by ${leak.deferred.decidedBy}` : ''}`
+      : null,
+    leak.because,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 }

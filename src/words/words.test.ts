@@ -1,28 +1,23 @@
 /** Every code of the core has words, read from the core's own lists so that none is forgotten. */
 import { describe, expect, it } from 'vitest';
-import { ENTRY_KINDS } from '../core/logbook/entry';
 import { PACK_IDS } from '../core/logbook/fields';
 import { dayOf } from '../core/quantity/day';
 import { figuresOf } from '../core/rules/amend';
 import { OBLIGATION_KINDS } from '../core/rules/obligation';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
-import { ANSWERS } from '../web/data/writeSheet';
-import { FORMS, FORM_KINDS } from '../record/specs';
+import { ANSWERS } from '../record/answers';
+import { FORM_KINDS, kindForm } from '../record/forms';
 import { standing, gas, topOff } from '../core/testkit/facts';
 import { rodOf } from '../core/rules/summary';
 import { beadsOf } from '../web/parts/rodGeometry';
-import type { Entry } from '../core/logbook/entry';
-import { ENTRY_WORDS, OBLIGATION_WORDS } from './codes';
+import { OBLIGATION_WORDS } from './codes';
 import { untilWords } from './dates';
-import { entryWords } from './entry';
 import { figureLabel } from './figures';
 import { rodSentence, rodWords } from './rod';
 import { whyWords } from './why';
 
 describe('words', () => {
-  it('stand for every entry kind, obligation and figure of a pack', () => {
-    expect(ENTRY_KINDS.length).toBeGreaterThan(30);
-    for (const kind of ENTRY_KINDS) expect(ENTRY_WORDS[kind]).toBeTruthy();
+  it('stand for every obligation and figure of a pack', () => {
     for (const kind of OBLIGATION_KINDS) expect(OBLIGATION_WORDS[kind]).toBeTruthy();
     for (const id of PACK_IDS) {
       const pack = SHIPPED_PACKS[id];
@@ -32,8 +27,8 @@ describe('words', () => {
   });
 
   it('every obligation leads to a form that exists', () => {
-    for (const kind of OBLIGATION_KINDS) expect(FORMS[ANSWERS[kind].kind].title).toBeTruthy();
-    for (const kind of FORM_KINDS) expect(FORMS[kind].about).toBeTruthy();
+    for (const kind of OBLIGATION_KINDS) expect(kindForm(ANSWERS[kind].kind).title).toBeTruthy();
+    for (const kind of FORM_KINDS) expect(kindForm(kind).about).toBeTruthy();
   });
 
   it('say why with the figures put in, and how long', () => {
@@ -96,27 +91,5 @@ describe('the rod', () => {
       'Cannot be judged: set the full charge (at least 72 lb is in it, so US HFC rules would cover it).',
     );
     expect(rodSentence(rod([], '2026-06-03', { pounds: null }), 'pounds')).toContain('nobody weighed');
-  });
-
-  it('say what a tool filed, and pass over what it left out', () => {
-    const entry = (kind: string, rest: object) =>
-      ({ id: 'e', kind, applianceId: 'a', on: '2026-06-01', by: 'p', ...rest }) as Entry;
-    expect(
-      entryWords(
-        entry('partFitted', {
-          part: 'Clamp-on valve',
-          place: 'header',
-          temporary: true,
-          removeBy: '2026-07-01',
-        }),
-        'pounds',
-      ),
-    ).toBe('Clamp-on valve, header, only until 1 Jul 2026');
-    expect(entryWords(entry('partFitted', { part: 'Drier', temporary: false }), 'pounds')).toBe('Drier');
-    expect(entryWords(entry('handover', { nextPerson: 'Dog.', bring: 'ladder' }), 'pounds')).toBe(
-      'Dog, bring ladder',
-    );
-    expect(entryWords(entry('pressureHold', { summary: 'Holding' }), 'pounds')).toBe('Holding');
-    expect(entryWords(entry('readings', { summary: 7 }), 'pounds')).toBe('');
   });
 });

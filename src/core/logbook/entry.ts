@@ -90,7 +90,8 @@ export const entrySchema = z.discriminatedUnion('kind', [
     parts: f.maybe(f.texts),
     onSuspicion: f.maybe(f.flag),
     joint: f.maybe(z.union([f.text, z.looseObject({})])),
-    renewed: f.maybe(z.union([f.text, f.texts])),
+    /** what was renewed, or, as every fact of a visit, not done (why) or unknown */
+    renewed: f.maybe(z.union([f.text, f.texts, z.looseObject({})])),
   }),
   machineEntry('verificationTest', {
     stage: z.enum(['initial', 'followUp']),

@@ -5,6 +5,7 @@
  */
 import { type Day, dayOf } from '../quantity/day';
 import type { Entry } from './entry';
+import { asNamedToday } from './olderNames';
 
 /** An entry with its day as a number. */
 export interface DatedEntry {
@@ -52,7 +53,7 @@ export function inOrder(
   for (const entry of entries) {
     if (entry.kind === 'void' || (dead.size > 0 && dead.has(entry.id))) continue;
     const day = dayOf(entry.on);
-    if (day <= asOf) dated.push({ day, entry });
+    if (day <= asOf) dated.push({ day, entry: asNamedToday(entry) });
   }
   return dated.sort(byOrder);
 }

@@ -2,6 +2,7 @@
  * What feeds what. One unit may cool several boxes, one box may have two systems, and a modular machine has circuits that
  * are appliances of their own: machines and cooled spaces are many to many.
  */
+import { machineAsNamedToday } from '../logbook/olderNames';
 import type { Appliance, Space } from '../logbook/tables';
 
 export interface Feeds {
@@ -12,11 +13,9 @@ export interface Feeds {
   circuits: readonly Appliance[];
 }
 
-/** What it is called at the unit; files of ours from before the format had a field for it kept it as `x-tag`. */
-export const tagOf = (appliance: Appliance): string | null => {
-  const tag = appliance.tag ?? (appliance as Appliance & { 'x-tag'?: unknown })['x-tag'];
-  return typeof tag === 'string' && tag.trim() !== '' ? tag.trim() : null;
-};
+/** What it is called at the unit. */
+export const tagOf = (appliance: Appliance): string | null =>
+  machineAsNamedToday(appliance).tag?.trim() || null;
 
 /** `neighbours`: all machines of the site. */
 export function feeds(

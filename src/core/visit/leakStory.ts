@@ -68,10 +68,8 @@ const METHOD_GRADE: Partial<Record<string, Grade>> = {
 export const gradeOfMethods = (methods: readonly string[]): Grade | null =>
   methods.reduce<Grade | null>((best, method) => better(best, METHOD_GRADE[method] ?? null), null);
 
-/** As the format says it, or as older files of ours did. */
-const saidOnSuspicion = (entry: Extract<Entry, { kind: 'leakFound' | 'leakRepaired' }>): boolean =>
-  (entry.kind === 'leakRepaired' && entry.onSuspicion === true) ||
-  (entry as { 'x-suspected'?: unknown })['x-suspected'] === true;
+/** Of a leak that was found, only files of ours from before the format had the field say so. */
+const saidOnSuspicion = (entry: Entry): boolean => 'onSuspicion' in entry && entry.onSuspicion === true;
 
 const placeOf = (entry: Extract<Entry, { kind: 'leakFound' }>): string =>
   [entry.component, entry.location].filter(Boolean).join(', ');
@@ -91,14 +89,13 @@ export function leakStories(
     const known = stories.get(entry.leakId);
     const found = entry.kind === 'leakFound' ? entry : null;
     // An exchange on suspicion says its place itself: nothing was found that could say it.
-    const { 'x-part': older, 'x-place': placeSaid } = entry as { 'x-part'?: unknown; 'x-place'?: unknown };
-    const partOf = entry.part ?? older;
+    const { 'x-place': placeSaid } = entry as { 'x-place'?: unknown };
     stories.set(entry.leakId, {
       id: entry.leakId,
       label: labelOf(labels, entry.leakId),
       state: 'confirmed',
       place: (found && placeOf(found)) || known?.place || (typeof placeSaid === 'string' ? placeSaid : ''),
-      part: typeof partOf === 'string' ? partOf : (known?.part ?? null),
+      part: entry.part ?? known?.part ?? null,
       since: known?.since ?? day,
       grade: better(known?.grade ?? null, found ? gradeOfMethods(found.methods ?? []) : null),
       deferred: null,

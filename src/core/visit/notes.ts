@@ -193,10 +193,10 @@ export const NOTES = {
   }),
 } as const;
 
-export type NoteTool = keyof typeof NOTES;
-export type Note<Tool extends NoteTool> = z.infer<(typeof NOTES)[Tool]['schema']>;
+export type NoteName = keyof typeof NOTES;
+export type Note<Tool extends NoteName> = z.infer<(typeof NOTES)[Tool]['schema']>;
 
-export const isNoteTool = (tool: unknown): tool is NoteTool => typeof tool === 'string' && tool in NOTES;
+export const isNoteName = (tool: unknown): tool is NoteName => typeof tool === 'string' && tool in NOTES;
 
 export const toolOf = (entry: Entry): string | null => {
   const { tool } = entry as { tool?: unknown };
@@ -204,7 +204,7 @@ export const toolOf = (entry: Entry): string | null => {
 };
 
 /** The fields of a note, or null where the entry is none or another tool's. */
-export function readNote<Tool extends NoteTool>(entry: Entry, tool: Tool): Note<Tool> | null {
+export function readNote<Tool extends NoteName>(entry: Entry, tool: Tool): Note<Tool> | null {
   if (toolOf(entry) !== tool || entry.kind !== NOTES[tool].kind) return null;
   const read = NOTES[tool].schema.safeParse(entry);
   return read.success ? (read.data as Note<Tool>) : null;
@@ -213,7 +213,7 @@ export function readNote<Tool extends NoteTool>(entry: Entry, tool: Tool): Note<
 /** What is wrong with an entry that says it is a note of ours; none for any other entry. */
 export function noteProblems(entry: Entry): Problem[] {
   const tool = toolOf(entry);
-  if (!isNoteTool(tool)) return [];
+  if (!isNoteName(tool)) return [];
   const { kind, schema } = NOTES[tool];
   if (kind !== entry.kind)
     return [{ path: ['kind'], message: `must be ${kind} for a note of the tool ${tool}` }];

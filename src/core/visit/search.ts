@@ -50,12 +50,11 @@ export interface PastLeak {
 export function pastLeaks(entries: readonly DatedEntry[]): PastLeak[] {
   return entries.flatMap(({ day, entry }) => {
     if (entry.kind !== 'leakFound') return [];
-    const part = entry.part ?? (entry as { 'x-part'?: unknown })['x-part'];
     const words = `${entry.component ?? ''} ${entry.location ?? ''}`;
     return [
       {
         on: day,
-        part: typeof part === 'string' ? part : null,
+        part: entry.part ?? null,
         type: typeSaid(entry.component ?? '') ?? typeSaid(words),
         words: [entry.component, entry.location].filter(Boolean).join(', '),
       },

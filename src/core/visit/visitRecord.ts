@@ -5,18 +5,17 @@
 import type { Entry } from '../logbook/entry';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
-import { type Note, type NoteTool, readNote } from './notes';
+import { type Note, type NoteName, readNote } from './notes';
 import { type Measured, type Stated, isRecorded, valueOf } from './stated';
-import { type Step, stepOf } from './steps';
 
-export interface Noted<Tool extends NoteTool> {
+export interface Noted<Tool extends NoteName> {
   day: Day;
   entry: Entry;
   note: Note<Tool>;
 }
 
 /** Every note of a tool among these entries, in order. */
-export function notesOf<Tool extends NoteTool>(entries: readonly DatedEntry[], tool: Tool): Noted<Tool>[] {
+export function notesOf<Tool extends NoteName>(entries: readonly DatedEntry[], tool: Tool): Noted<Tool>[] {
   return entries.flatMap(({ day, entry }) => {
     const note = readNote(entry, tool);
     return note ? [{ day, entry, note }] : [];
@@ -29,8 +28,6 @@ export interface VisitRecord {
   /** first and last day on which something was written */
   from: Day | null;
   to: Day | null;
-  /** steps at which something was recorded */
-  recorded: ReadonlySet<Step>;
   /** handed over: signed, or signed off with the reason why nobody could */
   handedOver: boolean;
 }
@@ -43,7 +40,6 @@ export function visitRecord(entries: readonly DatedEntry[], visitId: string): Vi
     entries: own,
     from: own[0]?.day ?? null,
     to: own.at(-1)?.day ?? null,
-    recorded: new Set(own.filter(({ entry }) => entry.kind !== 'photo').map(({ entry }) => stepOf(entry))),
     handedOver: notesOf(own, 'signed').length > 0,
   };
 }

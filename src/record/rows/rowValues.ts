@@ -6,7 +6,7 @@ import { parseMeasure } from '../../core/quantity/measure';
 import { isTimezone } from '../../core/quantity/zone';
 import type { Instrument } from '../../core/visit/instrument';
 import { massOf } from '../gasDraft';
-import { readPressure } from '../formValues';
+import { readPressure } from '../readField';
 import { OFFSET_IN } from '../../words/codes';
 import { measureRefusalWords } from '../../words/bench';
 import { readIn, shownIn } from '../../words/measures';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { inputShape } from '../parts/Field';
 import { Empty, Page } from '../parts/Page';
-import { calculatorsWith } from '../calculators/calculators';
+import { calculatorsWith } from '../../record/calculators';
 import { BenchUnits } from '../calculators/parts/BenchUnits';
 
 export default function BenchHome() {
@@ -26,8 +26,8 @@ export default function BenchHome() {
             <h2 className="rule-b pb-1">{group.title}</h2>
             <ul>
               {group.calculators.map((each) => (
-                <li key={each.slug} className="rule-b">
-                  <Link to={`/bench/${each.slug}`} className="flex min-h-14 items-start gap-3 py-2">
+                <li key={each.name} className="rule-b">
+                  <Link to={`/bench/${each.name}`} className="flex min-h-14 items-start gap-3 py-2">
                     <span
                       aria-hidden="true"
                       className="mt-0.5 inline-block h-5 w-2.5 shrink-0 rounded-[50%] bg-green"

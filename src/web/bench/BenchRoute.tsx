@@ -1,21 +1,14 @@
 /** The routes of the bench. */
-import { Suspense } from 'react';
 import { Route, Routes, useParams } from 'react-router';
 import { NotFound } from '../parts/NotFound';
 import BenchHome from './BenchHome';
 import { BenchSettingProvider } from '../calculators/setting';
-import { TOOLS } from '../calculators/tools';
+import { CalculatorPage } from '../calculators/CalculatorPage';
+import { isCalculator } from '../../record/calculators';
 
 function Chosen() {
   const { slug = '' } = useParams();
-  const Chosen = TOOLS[slug];
-  return Chosen ? (
-    <Suspense fallback={<div aria-busy="true" className="min-h-screen" />}>
-      <Chosen key={slug} />
-    </Suspense>
-  ) : (
-    <NotFound />
-  );
+  return isCalculator(slug) ? <CalculatorPage name={slug} /> : <NotFound />;
 }
 
 export default function BenchRoute() {

@@ -13,7 +13,7 @@ import { HistorySheet } from '../forms/rows/RowHistory';
 import { RowSheet } from '../forms/rows/RowSheet';
 import { PURPOSE_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
-import { massWords } from '../../words/entry';
+import { massWords } from '../../words/weights';
 
 export default function GasPage() {
   const bottles = useBottlePages();

@@ -6,9 +6,12 @@ import type { BenchRefusal } from '../../core/bench/calculated';
 import { benchRefusalWords, measureRefusalWords } from '../../words/bench';
 import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../words/judge';
 import { durationWords, echoOf, shownIn } from '../../words/measures';
-import { GROUPS, calculatorOf, calculatorsWith } from './calculators';
+import { CALCULATOR_NAMES, calculatorOf, calculatorsWith, isCalculator } from '../../record/calculators';
+import { calculatorPage } from './CalculatorPage';
 import { needed } from './form';
 import { holdLines, vacuumLines } from './readingLines';
+
+const SOURCES = import.meta.glob<string>('./pages/*.tsx', { query: '?raw', import: 'default', eager: true });
 
 describe('readings a line each', () => {
   const units = { timeUnit: 'min', vacuumUnit: 'micron' } as const;
@@ -58,15 +61,30 @@ describe('finding a calculator', () => {
     ['txv', 'superheat'],
     ['microns moisture', 'evacuation'],
   ])('“%s” finds %s', (text, slug) => {
-    const found = calculatorsWith(text).flatMap((group) => group.calculators.map((each) => each.slug));
+    const found = calculatorsWith(text).flatMap((group) => group.calculators.map((each) => each.name));
     expect(found).toContain(slug);
   });
 
-  it('every calculator has an address of its own; an unknown one is a mistake', () => {
-    const slugs = GROUPS.flatMap((group) => group.calculators.map((each) => each.slug));
-    expect(slugs.length).toBeGreaterThanOrEqual(19);
-    expect(new Set(slugs).size).toBe(slugs.length);
-    expect(() => calculatorOf('nothing')).toThrow('nothing');
+  it.each(CALCULATOR_NAMES)('%s has a page, words, an example, and is found by its own question', (name) => {
+    expect(calculatorPage(name)).toBeTruthy();
+    const { question, title, also } = calculatorOf(name);
+    for (const words of [question, title, also]) expect(words).toMatch(/\w/);
+    expect(calculatorsWith(question.replace(/[?,]/g, '')).length).toBeGreaterThan(0);
+    const source =
+      SOURCES[`./pages/${name.replace(/(^|-)(\w)/g, (_, __, letter: string) => letter.toUpperCase())}.tsx`];
+    // The forecast reads the fleet: nothing is typed.
+    if (name !== 'forecast') expect(source).toMatch(/example/i);
+  });
+
+  it('there are as many pages as calculators, and each stands in a step or is asked outside a visit', () => {
+    expect(CALCULATOR_NAMES.length).toBeGreaterThanOrEqual(19);
+    expect(Object.keys(SOURCES)).toHaveLength(CALCULATOR_NAMES.length);
+    expect(isCalculator('nothing')).toBe(false);
+    expect(CALCULATOR_NAMES.filter((name) => calculatorOf(name).stands.length === 0)).toEqual([
+      'went-in',
+      'leak-size',
+      'forecast',
+    ]);
   });
 });
 

@@ -9,7 +9,7 @@ import type { Result } from '../../core/result';
 import { readKept, writeKept } from '../data/kept';
 import { type Show, readIn, shownIn, type UnitSystem } from '../../words/measures';
 import { useBench } from './setting';
-import { useToolHome } from './toolHome';
+import { useCalculatorHome } from './calculatorHome';
 
 export interface MeasureSpec {
   label: string;
@@ -67,7 +67,7 @@ export function useBenchForm<M extends string, C extends string = never>(
   choices: Record<C, string> = {} as Record<C, string>,
 ): BenchForm<M, C> {
   const { system, weights = system, atmosphere } = useBench();
-  const home = useToolHome();
+  const home = useCalculatorHome();
   const place = `${home?.prefix ?? ''}${slug}`;
   const startOf = (key: string, spec: MeasureSpec) =>
     home?.starts.find((each) => each.key === key && each.dimension === spec.dimension)?.si ?? spec.start;

@@ -3,7 +3,7 @@ import type { Category } from '../../core/logbook/fields';
 import { labelOf } from '../../core/logbook/leakLabels';
 import { spellOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
-import { type FormKind, FORMS } from '../../record/specs';
+import { type FormKind, kindForm } from '../../record/forms';
 import { useWriteSheet } from '../data/writeSheet';
 import type { MachineView } from '../data/machineView';
 import { Button } from '../parts/Button';
@@ -93,7 +93,7 @@ export function CaseActions({
               })
             }
           >
-            {action.words ?? FORMS[action.kind].title}
+            {action.words ?? kindForm(action.kind).title}
           </Button>
         ))}
       </div>

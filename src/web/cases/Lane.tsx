@@ -3,9 +3,9 @@ import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { stateOf } from '../../core/rules/obligation';
 import type { MachineView } from '../data/machineView';
 import { DutyMark } from '../parts/StateMark';
-import { CLOSED_WORDS, ENTRY_WORDS, OBLIGATION_WORDS } from '../../words/codes';
+import { CLOSED_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
-import { entryWords } from '../../words/entry';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import { whyWords } from '../../words/why';
 import { type LaneStep, laneOf } from './caseLane';
 
@@ -51,8 +51,8 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
         <>
           {day}
           <p>
-            <span className="font-semibold">{ENTRY_WORDS[step.entry.kind]}</span>{' '}
-            {entryWords(step.entry, system, view.names)}
+            <span className="font-semibold">{entryTitle(step.entry)}</span>{' '}
+            {sentenceOf(step.entry, system, view.names)}
           </p>
         </>
       );

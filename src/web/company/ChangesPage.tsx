@@ -9,7 +9,7 @@ import { Button } from '../parts/Button';
 import { Empty, Loaded, Page } from '../parts/Page';
 import { type RowNames, fieldChanges, rowTitle } from '../../record/rows/rowWords';
 import { useRowNames } from '../forms/rows/useRowNames';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import { dateWords, instantWords } from '../../words/dates';
 import { type Names, NO_NAMES, bottlesIn } from '../../words/names';
 
@@ -100,7 +100,7 @@ function EntryChange({
     <div className="min-w-0">
       <p>
         <span className="font-semibold">{entryTitle(entry)}</span>{' '}
-        {entry.kind === 'void' ? '' : noteWords(entry, massSystem, names)}
+        {entry.kind === 'void' ? '' : sentenceOf(entry, massSystem, names)}
         {entry.supersedes && (
           <span className="text-ochre">
             {' '}

@@ -1,8 +1,8 @@
 /** Opens an entry form from anywhere: the kind and what is known already stand in the address. */
 import { useSearchParams } from 'react-router';
-import type { ObligationKind } from '../../core/rules/obligation';
-import { ENTRY_KINDS, type EntryKind } from '../../core/logbook/entry';
-import { type FormKind } from '../../record/specs';
+import { ENTRY_KINDS, type Entry, type EntryKind } from '../../core/logbook/entry';
+import { recordOf } from '../../record/records';
+import { useLogSheet } from './logSheet';
 
 const KEYS = ['write', 'on-machine', 'corrects', 'given'] as const;
 
@@ -47,18 +47,12 @@ export function useWriteSheet() {
   };
 }
 
-/** The form that an obligation asks for, with what is known filled in, and the word on its button. */
-export const ANSWERS: Record<
-  ObligationKind,
-  { kind: FormKind; given?: Record<string, unknown>; words: string }
-> = {
-  repair: { kind: 'leakRepaired', words: 'Repaired' },
-  initialTest: { kind: 'verificationTest', given: { stage: 'initial' }, words: 'First test' },
-  followUpTest: { kind: 'verificationTest', given: { stage: 'followUp' }, words: 'Second test' },
-  inspection: { kind: 'leakInspection', words: 'Inspect' },
-  plan: { kind: 'planFiled', words: 'File plan' },
-  planDone: { kind: 'planCompleted', words: 'Plan done' },
-  chronicReport: { kind: 'reportFiled', words: 'Report' },
-  detection: { kind: 'applianceChanged', words: 'Fitted' },
-  detectionCheck: { kind: 'detectionCheck', words: 'Checked' },
-};
+/** Opens the form by which an entry of this machine is corrected. */
+export function useCorrecting(machineId: string): (entry: Entry) => void {
+  const write = useWriteSheet();
+  const gas = useLogSheet();
+  return (entry) => {
+    if (recordOf(entry).correction === 'gas') gas.openFor({ machine: machineId, supersedes: entry.id });
+    else write.open({ kind: entry.kind, machineId, corrects: entry.id });
+  };
+}

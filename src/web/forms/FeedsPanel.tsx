@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Appliance } from '../../core/logbook/tables';
+import { machineAsNamedToday } from '../../core/logbook/olderNames';
 import { type Feeds, feeds, tagOf } from '../../core/visit/feeds';
 import { useWriter } from '../data/writer';
 import { useChangeRows, useMachinesOfSite } from '../data/queries';
@@ -102,7 +103,7 @@ function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void 
       .filter(Boolean)
       .map((name) => ({ id: spaceId(name), siteId: site.id, name }));
     if (!person) return;
-    const { 'x-tag': _older, ...row } = appliance as Appliance & { 'x-tag'?: unknown };
+    const row = machineAsNamedToday(appliance);
     const changed = {
       ...row,
       serves: [...served, ...newSpaces.map((each) => each.id)],

@@ -9,16 +9,17 @@ import { Ticks } from '../parts/Ticks';
 import { PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { labelOf } from '../../core/logbook/leakLabels';
-import { type LeakDraft, type FormPlace, leakDraftOf } from '../../record/formValues';
+import { type LeakDraft, leakDraftOf } from '../../record/leakDraft';
+import type { FormPlace } from '../../record/place';
 import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { draftOf } from '../../record/statedDraft';
-import type { FieldSpec } from '../../record/fieldSpec';
+import type { AskedField } from '../../record/field';
 
 const MOST_BUTTONS = 4;
 
 interface Props {
-  field: FieldSpec;
+  field: AskedField;
   value: unknown;
   error: string | undefined;
   standing: Standing;

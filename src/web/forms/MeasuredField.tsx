@@ -4,8 +4,8 @@ import { parseMeasure } from '../../core/quantity/measure';
 import { UNITS } from '../../core/quantity/units';
 import { Field, inputShape } from '../parts/Field';
 import { echoOf, figuresOnly, readIn, shownIn } from '../../words/measures';
-import type { FieldSpec } from '../../record/fieldSpec';
-import type { FormPlace } from '../../record/formValues';
+import type { AskedField } from '../../record/field';
+import type { FormPlace } from '../../record/place';
 import type { StatedDraft } from '../../record/statedDraft';
 
 export function MeasuredField({
@@ -15,7 +15,7 @@ export function MeasuredField({
   place,
   onChange,
 }: {
-  field: Extract<FieldSpec, { type: 'measure' }>;
+  field: Extract<AskedField, { type: 'measure' }>;
   draft: StatedDraft;
   error: string | undefined;
   place: FormPlace;

@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import clsx from 'clsx';
 import { TextField } from '../parts/Field';
-import type { FieldSpec } from '../../record/fieldSpec';
+import type { AskedField } from '../../record/field';
 import type { StatedDraft } from '../../record/statedDraft';
 
 const WAYS = [
@@ -17,7 +17,7 @@ export function StatedField({
   onChange,
   children,
 }: {
-  field: FieldSpec;
+  field: AskedField;
   draft: StatedDraft;
   error: string | undefined;
   onChange: (draft: StatedDraft) => void;

@@ -9,7 +9,7 @@ import { TextField } from '../parts/Field';
 import { SaveBar } from './SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { dateWords } from '../../words/dates';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/machineView';
 
 export function VoidSheet({
@@ -50,7 +50,7 @@ export function VoidSheet({
       <p className="mb-1 font-semibold">
         {entryTitle(entry)}, {dateWords(entry.on)}
       </p>
-      <p className="mb-4">{noteWords(entry, view.system, view.names)}</p>
+      <p className="mb-4">{sentenceOf(entry, view.system, view.names)}</p>
       {visit && (
         <p className="mb-4 border-l-4 border-ochre pl-3">
           It belongs to the visit of {visit}; its service record changes with it, and says so.

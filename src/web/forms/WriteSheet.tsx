@@ -14,12 +14,14 @@ import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
 import { SaveBar } from './SaveBar';
-import { ENTRY_WORDS } from '../../words/codes';
+import { KINDS } from '../../record/records';
 import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
-import { type Values, initialValues, madeOf, placeOf } from '../../record/formValues';
+import type { Values } from '../../record/field';
+import { initialValues, madeOf } from '../../record/formValues';
+import { placeOf } from '../../record/place';
 import { leakLabels } from '../../core/logbook/leakLabels';
-import { formOf } from '../../record/formOf';
+import { formFor } from '../../record/forms';
 import { placedInDay } from '../../record/placeInDay';
 import { visitOf } from '../data/visitAddress';
 import { useKeptDraft } from '../data/useKeptDraft';
@@ -40,7 +42,7 @@ function Opened({ request, onClose }: { request: WriteRequest; onClose: () => vo
   if (query.data && today !== null)
     return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
   return (
-    <Sheet title={ENTRY_WORDS[request.kind]} onClose={onClose}>
+    <Sheet title={KINDS[request.kind].name} onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
     </Sheet>
   );
@@ -58,7 +60,7 @@ function WriteForm({
   onClose: () => void;
 }) {
   const corrected = machine.entries.find((entry) => entry.id === request.corrects) ?? null;
-  const spec = formOf(request.kind, corrected);
+  const spec = formFor(request.kind, corrected);
   const visitId = visitOf(useLocation().pathname);
   const { person } = useWriter();
   const packs = usePacks();

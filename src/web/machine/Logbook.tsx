@@ -6,14 +6,12 @@ import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
 import { useWriter } from '../data/writer';
-import { useWriteSheet } from '../data/writeSheet';
-import { useLogSheet } from '../data/logSheet';
+import { useCorrecting } from '../data/writeSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
-import { ENTRY_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
-import { correctionForm } from '../../record/formOf';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { isCorrectable } from '../../record/forms';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/machineView';
 import { VoidSheet } from '../forms/VoidSheet';
 
@@ -45,7 +43,7 @@ export function Logbook({ view }: { view: MachineView }) {
       {loose.length > 0 && (
         <p className="mb-2 border-l-4 border-ochre pl-3">
           Without effect, since no case ran on their day:{' '}
-          {loose.map(({ entry }) => `${ENTRY_WORDS[entry.kind]} of ${dateWords(entry.on)}`).join(', ')}.
+          {loose.map(({ entry }) => `${entryTitle(entry)} of ${dateWords(entry.on)}`).join(', ')}.
         </p>
       )}
       <ol>
@@ -82,22 +80,15 @@ function LogbookEntry({
 }) {
   const { machine, system } = view;
   const { people } = useWriter();
-  const write = useWriteSheet();
-  const gas = useLogSheet();
+  const correct = useCorrecting(machine.appliance.id);
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
   const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
-  const isGas = entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
-  const correctable = isGas || correctionForm(entry) !== null;
-  const correct = () => {
-    if (isGas) gas.openFor({ machine: machine.appliance.id, supersedes: entry.id });
-    else write.open({ kind: entry.kind, machineId: machine.appliance.id, corrects: entry.id });
-  };
   return (
     <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
       <div className="text-soft">{dateWords(entry.on)}</div>
       <div className="min-w-0">
         <p className={dead ? 'text-soft line-through' : ''}>
-          <span className="font-semibold">{entryTitle(entry)}</span> {noteWords(entry, system, view.names)}
+          <span className="font-semibold">{entryTitle(entry)}</span> {sentenceOf(entry, system, view.names)}
         </p>
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
         {Object.values(acceptedReasons(entry)).map((reason) => (
@@ -118,8 +109,8 @@ function LogbookEntry({
       </div>
       {!dead && (
         <div className="no-print flex gap-1">
-          {correctable && (
-            <Button weight="quiet" className="px-2" onClick={correct}>
+          {isCorrectable(entry) && (
+            <Button weight="quiet" className="px-2" onClick={() => correct(entry)}>
               Correct
             </Button>
           )}

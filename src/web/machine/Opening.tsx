@@ -5,7 +5,7 @@ import type { MachineRecord } from '../data/machine';
 import { Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';
-import { entryTitle } from '../../record/noteWords';
+import { entryTitle } from '../../record/sentence';
 import { KIND_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 import { rodSentence, rodWords } from '../../words/rod';

@@ -24,7 +24,7 @@ import {
 import { dateWords, dayWords } from '../../words/dates';
 import { fullChargeWords } from '../../words/fullCharge';
 import { exceedsWords, limitWords, percentText } from '../../words/rod';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import { gapWords } from '../../words/gaps';
 import { stateOf } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
@@ -183,7 +183,7 @@ function EntryTable({
         head={['Day', 'What', 'By, certificate', 'Note']}
         rows={entries.map(({ entry }) => [
           dateWords(entry.on),
-          `${entryTitle(entry)} ${noteWords(entry, view.system, view.names)}`,
+          `${entryTitle(entry)} ${sentenceOf(entry, view.system, view.names)}`,
           writer(entry.by),
           [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? ''}`]
             .filter(Boolean)

@@ -1,6 +1,6 @@
 /** Everything else that can be written down, in the order of the work. */
 import { DropdownMenu } from 'radix-ui';
-import { FORMS, FORM_KINDS } from '../../record/specs';
+import { FORM_KINDS, kindForm } from '../../record/forms';
 import { useWriteSheet } from '../data/writeSheet';
 import { Button } from '../parts/Button';
 
@@ -23,7 +23,7 @@ export function WriteMenu({ machineId }: { machineId: string }) {
               className="flex min-h-11 cursor-pointer items-center px-3 outline-none data-highlighted:bg-green data-highlighted:text-on-green"
               onSelect={() => write.open({ kind, machineId })}
             >
-              {FORMS[kind].title}
+              {kindForm(kind).title}
             </DropdownMenu.Item>
           ))}
         </DropdownMenu.Content>

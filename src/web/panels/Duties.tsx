@@ -2,7 +2,8 @@
 import { type Obligation, stateOf, openObligations } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from './CannotJudge';
-import { ANSWERS, useWriteSheet } from '../data/writeSheet';
+import { ANSWERS } from '../../record/answers';
+import { useWriteSheet } from '../data/writeSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';

@@ -2,7 +2,7 @@
 import { afterSignature } from '../../core/visit/signed';
 import { useWriter } from '../data/writer';
 import { instantWords } from '../../words/dates';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import { useVisit } from './visitContext';
 
 /** What was written, corrected or voided of this visit after the signature. */
@@ -18,8 +18,8 @@ export function ChangedSince() {
         {later.map(({ entry, target }) => (
           <li key={entry.id} className="break-words">
             {entry.kind === 'void' && target
-              ? `Voided: ${entryTitle(target).toLowerCase()} ${noteWords(target, view.system, view.names)}`
-              : `${target ? 'Corrected' : 'Written'}: ${entryTitle(entry).toLowerCase()} ${noteWords(entry, view.system, view.names)}`}
+              ? `Voided: ${entryTitle(target).toLowerCase()} ${sentenceOf(target, view.system, view.names)}`
+              : `${target ? 'Corrected' : 'Written'}: ${entryTitle(entry).toLowerCase()} ${sentenceOf(entry, view.system, view.names)}`}
             {entry.correctionReason && ` (${entry.correctionReason})`}, by{' '}
             {people.find((each) => each.id === entry.by)?.name ?? entry.by}
             {entry.recordedAt && `, ${instantWords(entry.recordedAt)}`}

@@ -2,17 +2,17 @@
 import { useState } from 'react';
 import { ClipboardList } from 'lucide-react';
 import type { Entry } from '../../core/logbook/entry';
-import { STEPS, type Step, stepOf } from '../../core/visit/steps';
+import { STEPS, type Step } from '../../core/visit/steps';
+import { stepOf } from '../../record/whereItStands';
 import { useWriter } from '../data/writer';
-import { useWriteSheet } from '../data/writeSheet';
-import { useLogSheet } from '../data/logSheet';
+import { useCorrecting } from '../data/writeSheet';
 import { VoidSheet } from '../forms/VoidSheet';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
 import { dateWords } from '../../words/dates';
 import { STEP_WORDS } from '../../words/steps';
-import { correctionForm } from '../../record/formOf';
-import { entryTitle, noteWords } from '../../record/noteWords';
+import { isCorrectable } from '../../record/forms';
+import { entryTitle, sentenceOf } from '../../record/sentence';
 import { useVisit } from './visitContext';
 
 /** Entries by step, in the order of the work. */
@@ -28,14 +28,7 @@ function Lines() {
   const { people } = useWriter();
   const [chosen, setChosen] = useState<string | null>(null);
   const [voiding, setVoiding] = useState<Entry | null>(null);
-  const write = useWriteSheet();
-  const gas = useLogSheet();
-  const machineId = view.machine.appliance.id;
-  const isGas = (entry: Entry) => entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered';
-  const correct = (entry: Entry) => {
-    if (isGas(entry)) gas.openFor({ machine: machineId, supersedes: entry.id });
-    else write.open({ kind: entry.kind, machineId, corrects: entry.id });
-  };
+  const correct = useCorrecting(view.machine.appliance.id);
   if (record.entries.length === 0)
     return <p className="py-4 text-soft">Nothing yet. What you record at each step stands here at once.</p>;
   return (
@@ -53,7 +46,7 @@ function Lines() {
                   onClick={() => setChosen(chosen === entry.id ? null : entry.id)}
                 >
                   <span className="text-soft">{entryTitle(entry)}:</span>{' '}
-                  {noteWords(entry, view.system, view.names)}
+                  {sentenceOf(entry, view.system, view.names)}
                   {entry.note && <span className="text-soft"> “{entry.note}”</span>}
                 </button>
                 {chosen === entry.id && (
@@ -63,7 +56,7 @@ function Lines() {
                       {dateWords(entry.on)}
                     </p>
                     <div className="flex gap-2">
-                      {(isGas(entry) || correctionForm(entry) !== null) && (
+                      {isCorrectable(entry) && (
                         <Button className="px-3" onClick={() => correct(entry)}>
                           Correct
                         </Button>

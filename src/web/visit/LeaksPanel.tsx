@@ -1,16 +1,15 @@
 /** Leaks of this machine with state and evidence: more evidence, or a verdict withdrawn that somebody may have been told. */
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
-import { GRADES, carrying } from '../../core/visit/notes';
+import { carrying } from '../../core/visit/notes';
 import { type LeakStory } from '../../core/visit/leakStory';
-import { YES_NO } from '../../record/fieldSpec';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
-import { dateWords, dayWords } from '../../words/dates';
-import { GRADE_WORDS, LEAK_STATE_WORDS } from '../../words/leaks';
+import { dayWords } from '../../words/dates';
+import { LEAK_STATE_WORDS, leakLine } from '../../words/leaks';
 import { NoteCard } from './NoteCard';
-import type { NoteForm } from '../../record/noteForms';
+import { type Form, noteForm } from '../../record/forms';
 import { useVisit } from './visitContext';
 
 const OPEN_STATES: readonly LeakStory['state'][] = ['confirmed', 'repaired', 'tested', 'deferred'];
@@ -30,19 +29,6 @@ const MARK: Record<LeakStory['state'], string> = {
   dismissed: '×',
   withdrawn: '×',
 };
-
-export function leakLine(leak: LeakStory): string {
-  return [
-    leak.grade ? GRADE_WORDS[leak.grade] : null,
-    leak.onSuspicion && leak.state === 'repaired' ? 'exchanged on suspicion' : null,
-    leak.deferred
-      ? `${leak.deferred.why}${leak.deferred.until ? `, until ${dateWords(leak.deferred.until)}` : ''}${leak.deferred.decidedBy ? `, decided by ${leak.deferred.decidedBy}` : ''}`
-      : null,
-    leak.because,
-  ]
-    .filter(Boolean)
-    .join(' · ');
-}
 
 export function LeaksPanel() {
   const { leaks, visitId } = useVisit();
@@ -89,22 +75,7 @@ export function LeaksPanel() {
 }
 
 function EvidenceSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
-  const spec: NoteForm = {
-    kind: 'search',
-    tool: 'evidence',
-    title: 'More evidence',
-    about: 'The best that there is counts, also when it comes after the repair.',
-    fields: [
-      {
-        key: 'grade',
-        label: 'What shows it',
-        type: 'choice',
-        choices: GRADES.map((value) => ({ value, words: GRADE_WORDS[value] })),
-      },
-      { key: 'words', label: 'In a few words', type: 'text', optional: true },
-    ],
-    fixed: { tool: 'evidence', leakId: leak.id },
-  };
+  const spec: Form = { ...noteForm('evidence'), fixed: { tool: 'evidence', leakId: leak.id } };
   return (
     <Sheet title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
       <NoteCard name={`evidence ${leak.id}`} spec={spec} save="Save the evidence" onSaved={onClose} />
@@ -124,22 +95,8 @@ function toldBy(entries: readonly { entry: Entry }[], leakId: string): Entry[] {
 function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
   const { view, draft } = useVisit();
   const told = toldBy(view.standing.history.entries, leak.id);
-  const spec: NoteForm = {
-    kind: 'search',
-    tool: 'withdrawal',
-    title: 'Withdraw the finding',
-    about:
-      'The leak is no longer counted, and the next paper says so. Repairs that were made stay in the record as preventive work.',
-    fields: [
-      { key: 'why', label: 'Why it was no leak', type: 'long' },
-      {
-        key: 'toldOwner',
-        label: 'The owner was told of it',
-        type: 'choice',
-        stated: true,
-        choices: YES_NO,
-      },
-    ],
+  const spec: Form = {
+    ...noteForm('withdrawal'),
     fixed: { tool: 'withdrawal', leakId: leak.id, place: leak.place },
   };
   const alter = (entry: Entry): Entry[] => {

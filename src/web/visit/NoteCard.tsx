@@ -1,11 +1,12 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
 import { type ReactNode, useState } from 'react';
-import type { Entry, EntryKind } from '../../core/logbook/entry';
+import type { Entry } from '../../core/logbook/entry';
 import { dayText } from '../../core/quantity/day';
 import { useWriter } from '../data/writer';
 import { FieldControl } from '../forms/FieldControl';
-import type { FormSpec } from '../../record/fieldSpec';
-import { type Values, initialValues, madeOf } from '../../record/formValues';
+import type { Form } from '../../record/forms';
+import type { Values } from '../../record/field';
+import { initialValues, madeOf } from '../../record/formValues';
 import { WriterField } from '../forms/WriterField';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
@@ -14,7 +15,7 @@ import { useKeptDraft } from '../data/useKeptDraft';
 import { useVisit } from './visitContext';
 
 interface Props {
-  spec: FormSpec & { kind: EntryKind };
+  spec: Form;
   /** tells this form's draft from others of the step */
   name: string;
   given?: Values;
@@ -114,8 +115,7 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
   );
 }
 
-const wide = (field: FormSpec['fields'][number]): boolean =>
-  field.type === 'choice' && field.choices.length > 3;
+const wide = (field: Form['fields'][number]): boolean => field.type === 'choice' && field.choices.length > 3;
 
 /** Nothing was said: neither a value nor why there is none. */
 function isEmpty(value: unknown): boolean {

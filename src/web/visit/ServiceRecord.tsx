@@ -6,23 +6,22 @@ import { weakIn } from '../../core/visit/evidence';
 import { type GasSum, gasOfVisit } from '../../core/visit/gasOfVisit';
 import { type LeakStory, isFound } from '../../core/visit/leakStory';
 import type { Entry } from '../../core/logbook/entry';
-import { stepOf } from '../../core/visit/steps';
 import { notesOf, shutValves } from '../../core/visit/visitRecord';
 import { useWriter } from '../data/writer';
 import { foldedObligations } from '../panels/Duties';
 import { METHOD_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dateWords, dayWords, untilWords } from '../../words/dates';
-import { LEAK_STATE_WORDS, weakWords } from '../../words/leaks';
+import { LEAK_STATE_WORDS, leakLine, weakWords } from '../../words/leaks';
 import { fullChargeWords } from '../../words/fullCharge';
 import { rateWords } from '../../words/rod';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from '../panels/CannotJudge';
 import { methodOn } from '../../core/rules/inForce';
-import { leakLine } from './LeaksPanel';
 import { ChangedSince } from './ChangedSince';
-import { entryTitle, noteWords } from '../../record/noteWords';
-import { type PaperBlock, blockOf, isCleanSpot } from '../../record/paperBlocks';
+import { entryTitle, sentenceOf } from '../../record/sentence';
+import type { PaperBlock } from '../../record/paperBlocks';
+import { blockOf, isCleanSpot, stepOf } from '../../record/whereItStands';
 import { pairsOf, photosOf } from '../photos/photos';
 import { Picture } from '../photos/Picture';
 import { SIGNATURE_BOX } from './SignaturePad';
@@ -138,7 +137,7 @@ function Line({ entry }: { entry: Entry }) {
   const { view } = useVisit();
   const running = useRunning();
   const weak = isTest({ entry }) ? weakWords(weakIn(entry, running)) : null;
-  const words = noteWords(entry, view.system, view.names);
+  const words = sentenceOf(entry, view.system, view.names);
   return (
     <li className="break-words">
       {words === '' ? (

@@ -4,6 +4,7 @@ import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import { STEPS, type Step } from '../../core/visit/steps';
+import { stepsRecorded } from '../../record/whereItStands';
 import { Sheet } from '../parts/Sheet';
 import { STEP_WORDS } from '../../words/steps';
 import { visitAddress } from '../data/visitAddress';
@@ -35,10 +36,11 @@ function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {
 
 function Steps({ onChosen }: { onChosen?: () => void }) {
   const { visitId, view, record, step: here } = useVisit();
+  const done = stepsRecorded(record.entries);
   return (
     <ol>
       {STEPS.map((step: Step) => {
-        const recorded = record.recorded.has(step);
+        const recorded = done.has(step);
         return (
           <li key={step}>
             <Link

@@ -5,7 +5,7 @@ import { readNumber, readingsSoFar } from '../../core/visit/visitRecord';
 import { Section } from '../parts/Page';
 import { dayWords } from '../../words/dates';
 import { weakWords } from '../../words/leaks';
-import { noteWords } from '../../record/noteWords';
+import { sentenceOf } from '../../record/sentence';
 import { useVisit } from './visitContext';
 
 /** What the two sides run at, as far as this visit read it. */
@@ -32,7 +32,7 @@ export function TestsPanel() {
           return (
             <li key={entry.id} className="rule-b py-2">
               <p>
-                <span className="font-semibold">{noteWords(entry, view.system, view.names)}</span>{' '}
+                <span className="font-semibold">{sentenceOf(entry, view.system, view.names)}</span>{' '}
                 <span className="text-soft">{dayWords(day)}</span>
               </p>
               {weak && (

@@ -21,7 +21,7 @@ import { Guards } from './Guards';
 import { PhotoButton } from './photos/PhotoButton';
 import { SchoolPicks } from './SchoolPick';
 import { StepButton, Strip } from './Strip';
-import { STEP_TOOLS } from './steps/tools';
+import { STEP_SCREENS } from './steps/stepScreens';
 import { useBegin } from './useBegin';
 import { VisitProvider, useVisit } from './visitContext';
 
@@ -45,7 +45,7 @@ export default function VisitPage() {
 function Laid() {
   const { step, view, visitId, record, day } = useVisit();
   const { appliance, site } = view.machine;
-  const StepTool = STEP_TOOLS[step];
+  const StepScreen = STEP_SCREENS[step];
   return (
     <div className="lg:grid lg:min-h-screen lg:grid-cols-[12.5rem_minmax(0,1fr)] xl:grid-cols-[12.5rem_minmax(0,1fr)_19rem]">
       <div className="hidden border-r border-line lg:block">
@@ -80,7 +80,7 @@ function Laid() {
         </header>
         <DayLine />
         <Guards />
-        <StepTool key={`${step} ${String(day)}`} />
+        <StepScreen key={`${step} ${String(day)}`} />
         <SchoolPicks />
         <Onward visitId={visitId} machineId={appliance.id} />
         <Machines at="foot" />

@@ -4,12 +4,12 @@ import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
 import { siOf } from '../../core/visit/stated';
 import { notesOf, readNumber, readingsSoFar } from '../../core/visit/visitRecord';
-import type { ToolHome } from '../calculators/toolHome';
+import type { CalculatorHome } from '../calculators/calculatorHome';
 import { useVisit } from './visitContext';
 
 const DAY_S = 86_400;
 
-export function useKnown(): ToolHome['starts'] {
+export function useKnown(): CalculatorHome['starts'] {
   const { record, view } = useVisit();
   const so = readingsSoFar(record.entries);
   const { present } = view.standing;

@@ -11,7 +11,7 @@ import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../data/writer';
 import { useInstruments } from '../data/queries';
 import { useWriting } from '../data/useWriting';
-import { type FormPlace, placeOf } from '../../record/formValues';
+import { type FormPlace, placeOf } from '../../record/place';
 import type { MachineView } from '../data/machineView';
 import { layoutOf, mapOf } from '../../record/circuitOf';
 import { keepDay, keptDay } from '../data/visitDay';

@@ -120,7 +120,7 @@ export default function Components() {
   const parts = partsOf(form.si);
   return (
     <BenchPage
-      slug="components"
+      name="components"
       form={form}
       inputs={
         <>

@@ -45,7 +45,7 @@ export default function Control() {
   const { show, atmosphere } = useBench();
   return (
     <BenchPage
-      slug="control"
+      name="control"
       form={form}
       inputs={
         <>

@@ -41,7 +41,7 @@ export default function Cost() {
   const { refrigerant } = useBench();
   return (
     <BenchPage
-      slug="cost"
+      name="cost"
       form={form}
       inputs={
         <>

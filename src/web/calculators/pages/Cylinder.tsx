@@ -48,7 +48,7 @@ export default function Cylinder() {
   };
   return (
     <BenchPage
-      slug="cylinder"
+      name="cylinder"
       form={form}
       inputs={
         <>

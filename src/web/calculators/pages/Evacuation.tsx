@@ -58,7 +58,7 @@ export default function Evacuation() {
   const unit = form.choice.unit as UnitOf<'vacuum'>;
   return (
     <BenchPage
-      slug="evacuation"
+      name="evacuation"
       form={{
         ...form,
         fillExample: () => form.put({ choices: { readings: EXAMPLE, time: 'min', unit: 'micron' } }),

@@ -42,7 +42,7 @@ export default function Forecast() {
     });
   return (
     <BenchPage
-      slug="forecast"
+      name="forecast"
       inputs={
         <>
           <p className="mb-3 text-soft">

@@ -79,7 +79,7 @@ export default function Hold() {
   const judging = form.choice.asks === 'judge';
   return (
     <BenchPage
-      slug="hold"
+      name="hold"
       form={form}
       inputs={
         <>

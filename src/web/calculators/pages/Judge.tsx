@@ -45,7 +45,7 @@ export default function Judge() {
   const read = table ? readingsOf(table, form.si, atmosphere) : null;
   return (
     <BenchPage
-      slug="judge"
+      name="judge"
       form={form}
       inputs={
         <>

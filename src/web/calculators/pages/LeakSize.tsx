@@ -61,7 +61,7 @@ export default function LeakSize() {
   const view = form.choice.view as LeakView;
   return (
     <BenchPage
-      slug="leak-size"
+      name="leak-size"
       form={form}
       inputs={
         <>

@@ -60,7 +60,7 @@ export default function PumpDown() {
   const coresIn = form.choice.cores === 'yes';
   return (
     <BenchPage
-      slug="pump-down"
+      name="pump-down"
       form={form}
       inputs={
         <>

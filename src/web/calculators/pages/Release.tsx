@@ -29,7 +29,7 @@ export default function Release() {
   const { show } = form;
   return (
     <BenchPage
-      slug="release"
+      name="release"
       form={form}
       inputs={
         <>

@@ -31,7 +31,7 @@ export default function Saturation() {
   const known = form.choice.known as Known;
   return (
     <BenchPage
-      slug="saturation"
+      name="saturation"
       form={form}
       inputs={
         <>

@@ -43,7 +43,7 @@ export default function Standing() {
   const { show } = useBench();
   return (
     <BenchPage
-      slug="standing"
+      name="standing"
       form={form}
       inputs={
         <>

@@ -42,7 +42,7 @@ export default function Superheat() {
   const form = useBenchForm('superheat', SPECS);
   return (
     <BenchPage
-      slug="superheat"
+      name="superheat"
       form={form}
       inputs={
         <>

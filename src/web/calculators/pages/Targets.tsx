@@ -40,7 +40,7 @@ export default function Targets() {
   });
   return (
     <BenchPage
-      slug="targets"
+      name="targets"
       form={form}
       inputs={
         <>

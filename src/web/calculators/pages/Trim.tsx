@@ -29,7 +29,7 @@ export default function Trim() {
   const form = useBenchForm('trim', SPECS, { metering: 'valve' });
   return (
     <BenchPage
-      slug="trim"
+      name="trim"
       form={form}
       inputs={
         <>

@@ -46,7 +46,7 @@ export default function Weigh() {
   const form = useBenchForm('weigh', SPECS, { off: 'empty' });
   return (
     <BenchPage
-      slug="weigh"
+      name="weigh"
       form={form}
       inputs={
         <>

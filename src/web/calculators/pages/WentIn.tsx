@@ -36,7 +36,7 @@ export default function WentIn() {
   const half = rows.filter(([, one, two]) => (one === null) !== (two === null)).map(([bottle]) => bottle);
   return (
     <BenchPage
-      slug="went-in"
+      name="went-in"
       form={form}
       inputs={
         <>

@@ -23,7 +23,7 @@ export default function Winter() {
   const { show } = form;
   return (
     <BenchPage
-      slug="winter"
+      name="winter"
       form={form}
       inputs={
         <>

@@ -1,8 +1,8 @@
 /** On a phone the answer lies below its fields: this strip at the thumb says it while typing, and leads there. */
-import { useToolHome } from '../toolHome';
+import { useCalculatorHome } from '../calculatorHome';
 
 export function AnswerStrip({ words }: { words: string }) {
-  const home = useToolHome();
+  const home = useCalculatorHome();
   // In a visit the thumb's place belongs to the step.
   if (home) return null;
   return (

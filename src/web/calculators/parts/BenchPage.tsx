@@ -5,24 +5,24 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
-import { calculatorOf } from '../calculators';
+import { type CalculatorName, calculatorOf } from '../../../record/calculators';
 import type { BenchForm } from '../form';
-import { useToolHome } from '../toolHome';
+import { useCalculatorHome } from '../calculatorHome';
 import { BenchUnits } from './BenchUnits';
 
 export function BenchPage({
-  slug,
+  name,
   form,
   inputs,
   children,
 }: {
-  slug: string;
+  name: CalculatorName;
   form?: Form;
   inputs: ReactNode;
   children: ReactNode;
 }) {
-  const { question, title } = calculatorOf(slug);
-  const home = useToolHome();
+  const { question, title } = calculatorOf(name);
+  const home = useCalculatorHome();
   const body = (
     <>
       <BenchUnits />
@@ -68,7 +68,7 @@ type Form = Pick<BenchForm<never, never>, 'touched' | 'reset' | 'fillExample'>;
 
 /** Begin with an example, or from nothing again. */
 function Fresh({ form }: { form: Form }) {
-  const home = useToolHome();
+  const home = useCalculatorHome();
   if (!form.touched && home) return null;
   return (
     <div className="mb-3 flex flex-wrap gap-2">

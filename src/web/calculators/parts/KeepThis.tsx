@@ -16,10 +16,10 @@ import { MachinePicker } from '../../forms/MachinePicker';
 import { Loaded } from '../../parts/Page';
 import { SaveBar } from '../../forms/SaveBar';
 import { Sheet } from '../../parts/Sheet';
-import { ENTRY_WORDS } from '../../../words/codes';
+import { KINDS } from '../../../record/records';
 import type { MeasureField } from '../form';
 import { useBench } from '../setting';
-import { type ToolHome, useToolHome } from '../toolHome';
+import { type CalculatorHome, useCalculatorHome } from '../calculatorHome';
 
 export type KeptKind = 'readings' | 'pressureHold' | 'evacuation' | 'chargeRun';
 
@@ -57,12 +57,12 @@ const filed = (keepable: Keepable, setting: { refrigerant: string; altitudeM: nu
 });
 
 export function KeepThis({ keepable }: { keepable: Keepable }) {
-  const home = useToolHome();
+  const home = useCalculatorHome();
   return home ? <KeepAtHome keepable={keepable} home={home} /> : <KeepAnywhere keepable={keepable} />;
 }
 
 /** Inside a visit the machine, the day and the writer are known: one touch files it. */
-function KeepAtHome({ keepable, home }: { keepable: Keepable; home: ToolHome }) {
+function KeepAtHome({ keepable, home }: { keepable: Keepable; home: CalculatorHome }) {
   const { person } = useWriter();
   const setting = useBench();
   const [problem, setProblem] = useState<string | null>(null);
@@ -174,7 +174,7 @@ function KeepForm({
       onClose={onClose}
       footer={<SaveBar words="Keep" saving={{ error, isPending: writing }} onSave={save} />}
     >
-      <p className="mb-1 text-soft">{ENTRY_WORDS[keepable.kind]}</p>
+      <p className="mb-1 text-soft">{KINDS[keepable.kind].name}</p>
       <p className="mb-4 border-l-4 border-green pl-3 font-semibold">{keepable.summary}</p>
       <TextField
         label="Day"

@@ -1,9 +1,9 @@
 /** A clock that runs on through a locked screen, a reload or another step: only the moment it began is kept. */
 import { useEffect, useState } from 'react';
-import { useToolHome } from '../toolHome';
+import { useCalculatorHome } from '../calculatorHome';
 
 export function useStopwatch(name: string) {
-  const key = `abacus.bench.${useToolHome()?.prefix ?? ''}${name}`;
+  const key = `abacus.bench.${useCalculatorHome()?.prefix ?? ''}${name}`;
   const [since, setSince] = useState(() => Number(localStorage.getItem(key) ?? 0));
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {

@@ -1,5 +1,5 @@
 /** Step 1: the complaint, how long it has been warm, what is at risk, and what feeds what. */
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { useVisit } from '../visitContext';
 import { FeedsPanel } from '../../forms/FeedsPanel';
@@ -9,7 +9,7 @@ export function Arrive() {
   return (
     <>
       <FeedsPanel view={view} />
-      <NoteCard name="arrival" spec={NOTE_FORMS.arrival} save="Save what you met" />
+      <NoteCard name="arrival" spec={noteForm('arrival')} save="Save what you met" />
     </>
   );
 }

@@ -16,10 +16,10 @@ import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { benchRefusalWords } from '../../../words/bench';
 import { readIn, shownIn } from '../../../words/measures';
-import { FORMS } from '../../../record/specs';
+import { kindForm } from '../../../record/forms';
 import { GasCard, useVisitGas } from '../GasCard';
 import { NoteCard } from '../NoteCard';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';
@@ -62,18 +62,9 @@ export function ChargeStep() {
         <GasCard form={gas} words="Write the gas down as added" />
       </Section>
       <SoFar />
-      <Tool slug="weigh" />
-      <Tool slug="trim" />
-      <Tool slug="superheat" />
-      <Tool slug="winter" />
-      <Tool slug="components" />
+      <StepCalculators />
       <Fold title="Set the full charge" about="a good weigh-in is worth keeping for ever">
-        <NoteCard
-          name="fullCharge"
-          spec={{ ...FORMS.fullChargeSet, kind: 'fullChargeSet' }}
-          save="Set it"
-          main={false}
-        />
+        <NoteCard name="fullCharge" spec={kindForm('fullChargeSet')} save="Set it" main={false} />
       </Fold>
     </>
   );

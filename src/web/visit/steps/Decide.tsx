@@ -4,7 +4,7 @@ import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteSheet } from '../../data/writeSheet';
-import { FORMS, type FormKind } from '../../../record/specs';
+import { type FormKind, kindForm, noteForm } from '../../../record/forms';
 import { foldedObligations } from '../../panels/Duties';
 import { WhatIf } from '../../panels/WhatIf';
 import { Button } from '../../parts/Button';
@@ -17,9 +17,8 @@ import { dayWords, untilWords } from '../../../words/dates';
 import { rodSentence } from '../../../words/rod';
 import { whyWords } from '../../../words/why';
 import { LeaksPanel } from '../LeaksPanel';
-import { NOTE_FORMS } from '../../../record/noteForms';
 import { NoteCard } from '../NoteCard';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 import { useVisit } from '../visitContext';
 
 /** Forms that answer a decision in law. */
@@ -40,9 +39,9 @@ export function Decide() {
       <Law />
       <LeaksPanel />
       <Section title="Decide">
-        <NoteCard name="decision" spec={NOTE_FORMS.decision} save="Save the decision" />
+        <NoteCard name="decision" spec={noteForm('decision')} save="Save the decision" />
       </Section>
-      <Tool slug="cost" />
+      <StepCalculators />
       <Fold title="What if gas went in?" about="what the law will ask at the next top-off">
         <WhatIf view={view} />
       </Fold>
@@ -54,7 +53,7 @@ export function Decide() {
               className="px-3"
               onClick={() => write.open({ kind, machineId: view.machine.appliance.id })}
             >
-              {FORMS[kind].title}
+              {kindForm(kind).title}
             </Button>
           ))}
         </div>

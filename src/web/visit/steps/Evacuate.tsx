@@ -2,10 +2,10 @@
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { TextField } from '../../parts/Field';
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { TestsPanel } from '../TestsPanel';
-import { Tool, ToolBody } from '../Tool';
+import { StepCalculator, StepCalculators } from '../StepCalculators';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -29,16 +29,16 @@ export function Evacuate() {
           value={section.draft.words}
           onChange={(event) => section.set({ words: event.target.value })}
         />
-        <ToolBody
-          slug="evacuation"
+        <StepCalculator
+          name="evacuation"
           beside={() => ({
             fields: section.draft.words.trim() === '' ? {} : { section: section.draft.words.trim() },
           })}
         />
       </Section>
-      <Tool slug="pump-down" />
+      <StepCalculators but={['evacuation']} />
       <Fold title="No vacuum is needed" about="the section stayed above atmosphere">
-        <NoteCard name="vacuumSkipped" spec={NOTE_FORMS.vacuumSkipped} save="Save why not" main={false} />
+        <NoteCard name="vacuumSkipped" spec={noteForm('vacuumSkipped')} save="Save why not" main={false} />
       </Fold>
     </>
   );

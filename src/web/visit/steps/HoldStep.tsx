@@ -1,13 +1,14 @@
 /** Step 9: several sections, each with a hold or a joint test of its own and the conditions that make it worth something. */
 import { dayText } from '../../../core/quantity/day';
 import { FieldControl } from '../../forms/FieldControl';
-import { type Values, initialValues, madeOf } from '../../../record/formValues';
+import type { Values } from '../../../record/field';
+import { initialValues, madeOf } from '../../../record/formValues';
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
-import { CONDITIONS_FORM, NOTE_FORMS } from '../../../record/noteForms';
+import { CONDITIONS_FORM, noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { TestsPanel } from '../TestsPanel';
-import { ToolBody } from '../Tool';
+import { StepCalculator } from '../StepCalculators';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { ValvesPanel } from '../ValvesPanel';
 import { useVisit } from '../visitContext';
@@ -18,7 +19,7 @@ export function HoldStep() {
       <TestsPanel />
       <Hold />
       <Fold title="Bubbles, detector or ear on a joint" about="a test without the arithmetic">
-        <NoteCard name="jointTest" spec={NOTE_FORMS.jointTest} save="Save the test" main={false} />
+        <NoteCard name="jointTest" spec={noteForm('jointTest')} save="Save the test" main={false} />
       </Fold>
       <ValvesPanel />
     </>
@@ -77,7 +78,7 @@ function Hold() {
           />
         ))}
       </div>
-      <ToolBody slug="hold" beside={beside} />
+      <StepCalculator name="hold" beside={beside} />
     </Section>
   );
 }

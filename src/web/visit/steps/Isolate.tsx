@@ -1,16 +1,16 @@
 /** Step 7: pump down, valve off or recover; valves as a list to be opened again; gas by weight, never let out. */
 import { Section } from '../../parts/Page';
 import { GasCard, useVisitGas } from '../GasCard';
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 import { ValvesPanel } from '../ValvesPanel';
 
 export function Isolate() {
   const gas = useVisitGas('refrigerantRecovered');
   return (
     <>
-      <NoteCard name="isolation" spec={NOTE_FORMS.isolation} save="Save how it was isolated" />
+      <NoteCard name="isolation" spec={noteForm('isolation')} save="Save how it was isolated" />
       <ValvesPanel />
       <Section title="Gas recovered">
         <p className="mb-3 text-soft">
@@ -18,8 +18,7 @@ export function Isolate() {
         </p>
         <GasCard form={gas} words="Write the gas down as recovered" />
       </Section>
-      <Tool slug="cylinder" />
-      <Tool slug="release" />
+      <StepCalculators />
     </>
   );
 }

@@ -8,21 +8,12 @@ import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
 import { Causes, Next } from '../../calculators/parts/Causes';
 import { useTable } from '../../data/useTable';
 import { Loaded } from '../../parts/Page';
-import { NOTES, carrying } from '../../../core/visit/notes';
-import { type NoteForm, oneReading } from '../../../record/noteForms';
+import { carrying } from '../../../core/visit/notes';
+import { noteForm, oneReading } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';
-
-const VERDICT: NoteForm = {
-  kind: NOTES.judgement.kind,
-  tool: 'judgement',
-  title: 'Diagnosis',
-  about: 'Yours, in your words; the shares above are kept beside it.',
-  fields: [{ key: 'verdict', label: 'What is wrong with it', type: 'long' }],
-  fixed: { tool: 'judgement', causes: {} },
-};
 
 export function JudgeStep() {
   const { view, record, atmosphere } = useVisit();
@@ -79,7 +70,7 @@ export function JudgeStep() {
               )}
               <NoteCard
                 name="verdict"
-                spec={VERDICT}
+                spec={noteForm('judgement')}
                 save="Save the diagnosis"
                 alter={(entry) => [carrying(entry, { causes: shares })]}
               />

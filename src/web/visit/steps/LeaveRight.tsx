@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { type CheckItem, checklist } from '../../../core/visit/touched';
 import { isNotDone } from '../../../core/visit/stated';
-import { FORMS } from '../../../record/specs';
+import { kindForm } from '../../../record/forms';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
@@ -32,7 +32,7 @@ export function LeaveRight() {
       </Section>
       <ValvesPanel />
       <Section title="Notes to the next person">
-        <NoteCard name="notes" spec={{ ...FORMS.handover, kind: 'handover' }} save="Save the notes" />
+        <NoteCard name="notes" spec={kindForm('handover')} save="Save the notes" />
       </Section>
     </>
   );

@@ -5,8 +5,8 @@ import { conditionsOf } from '../../../core/visit/evidence';
 import { carrying } from '../../../core/visit/notes';
 import { valueOf } from '../../../core/visit/stated';
 import { CannotJudge } from '../../panels/CannotJudge';
-import type { Values } from '../../../record/formValues';
-import { FORMS } from '../../../record/specs';
+import type { Values } from '../../../record/field';
+import { kindForm } from '../../../record/forms';
 import { fromSi } from '../../../core/quantity/measure';
 import { Section } from '../../parts/Page';
 import { DutyMark } from '../../parts/StateMark';
@@ -14,10 +14,10 @@ import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { TEST_METHOD_WORDS } from '../../../words/leaks';
 import { LeaksPanel } from '../LeaksPanel';
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { TestsPanel } from '../TestsPanel';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 import { useVisit } from '../visitContext';
 
 export function Prove() {
@@ -30,7 +30,7 @@ export function Prove() {
       <TestsPanel />
       <LeaksPanel />
       <Section title="How it runs now">
-        <NoteCard name="proof" spec={NOTE_FORMS.proof} save="Save how it runs" main={false} />
+        <NoteCard name="proof" spec={noteForm('proof')} save="Save how it runs" main={false} />
       </Section>
       <Section title="Normal operation">
         {running ? (
@@ -38,15 +38,13 @@ export function Prove() {
         ) : (
           <NoteCard
             name="normalOperation"
-            spec={{ ...FORMS.normalOperation, kind: 'normalOperation' }}
+            spec={kindForm('normalOperation')}
             save="It runs normally today"
             main={false}
           />
         )}
       </Section>
-      <Tool slug="superheat" />
-      <Tool slug="control" />
-      <Tool slug="targets" />
+      <StepCalculators />
     </>
   );
 }
@@ -116,7 +114,7 @@ function LegalTest() {
       <NoteCard
         key={`${given['stage'] as string} ${last?.id ?? ''} ${repaired.join()} ${tested.join()}`}
         name={`legal ${given['stage'] as string} ${last?.id ?? ''} ${repaired.join()} ${tested.join()}`}
-        spec={{ ...FORMS.verificationTest, kind: 'verificationTest' }}
+        spec={kindForm('verificationTest')}
         given={given}
         save="Write the test down"
         alter={(entry) => [

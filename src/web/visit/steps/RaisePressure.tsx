@@ -1,7 +1,7 @@
 /** Step 4: the side at rest, or nitrogen; never above the least marked design pressure. */
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 
 export function RaisePressure() {
   return (
@@ -11,9 +11,8 @@ export function RaisePressure() {
         shows at rest. Only where that is too little, nitrogen, slowly; with a trace if a detector is to see
         it.
       </p>
-      <NoteCard name="raised" spec={NOTE_FORMS.raised} save="Save the pressure" />
-      <Tool slug="standing" />
-      <Tool slug="saturation" />
+      <NoteCard name="raised" spec={noteForm('raised')} save="Save the pressure" />
+      <StepCalculators />
     </>
   );
 }

@@ -9,9 +9,9 @@ import { READING_WORDS, VALUE_WORDS } from '../../../words/judge';
 import { shownIn } from '../../../words/measures';
 import { measuredWords, statedWords } from '../../../words/stated';
 import { InstrumentsPanel } from '../InstrumentsPanel';
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
-import { Tool } from '../Tool';
+import { StepCalculators } from '../StepCalculators';
 import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 
@@ -19,12 +19,9 @@ export function Read() {
   return (
     <>
       <SoFar />
-      <NoteCard name="reading" spec={NOTE_FORMS.reading} save="Save the readings" />
+      <NoteCard name="reading" spec={noteForm('reading')} save="Save the readings" />
       <InstrumentsPanel />
-      <Tool slug="superheat" />
-      <Tool slug="standing" />
-      <Tool slug="targets" />
-      <Tool slug="saturation" />
+      <StepCalculators />
     </>
   );
 }

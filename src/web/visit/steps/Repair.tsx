@@ -1,51 +1,17 @@
 /** Step 8: each leak and how it was repaired, what was heated or bent, the drier, parts by date, settings before and after. */
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
 import { carrying } from '../../../core/visit/notes';
-import { FORMS } from '../../../record/specs';
-import { type FieldSpec, YES_NO } from '../../../record/fieldSpec';
-import { choices } from '../../../words/choice';
+import { kindForm } from '../../../record/forms';
 import { draftOf } from '../../../record/statedDraft';
-import { leakDraftOf } from '../../../record/formValues';
+import { leakDraftOf } from '../../../record/leakDraft';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { METAL_WORDS, jointWords } from '../../../words/leaks';
 import { LeaksPanel } from '../LeaksPanel';
-import { type NoteForm, NOTE_FORMS } from '../../../record/noteForms';
+import { type Form, noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
-
-const metal = (key: string, label: string): FieldSpec => ({
-  key,
-  label,
-  type: 'choice',
-  stated: true,
-  choices: choices(METALS, METAL_WORDS),
-});
-
-const REPAIR = {
-  ...FORMS.leakRepaired,
-  kind: 'leakRepaired' as const,
-  fields: [
-    ...FORMS.leakRepaired.fields,
-    metal('x-joint.one', 'One metal of the joint'),
-    metal('x-joint.other', 'The other metal'),
-    {
-      key: 'x-joint.nitrogen',
-      label: 'Nitrogen flowing through the pipe',
-      type: 'choice',
-      stated: true,
-      choices: YES_NO,
-    },
-    {
-      key: 'x-renewed',
-      label: 'Seals and cores renewed',
-      type: 'text',
-      stated: true,
-      hint: 'What was squashed once is not squashed again.',
-    },
-  ] satisfies FieldSpec[],
-};
 
 export function Repair() {
   const { view, leaks } = useVisit();
@@ -62,32 +28,27 @@ export function Repair() {
         )}
         <NoteCard
           name="repair"
-          spec={REPAIR}
+          spec={kindForm('leakRepaired')}
           save="Write the repair down"
-          below={(values) => <Advice one={values['x-joint.one']} other={values['x-joint.other']} />}
+          below={(values) => <Advice one={values['joint.one']} other={values['joint.other']} />}
         />
       </Section>
       {leaks.some((leak) => leak.state === 'suspected') && <Exchange />}
       <Section title="Drier">
-        <NoteCard name="drier" spec={NOTE_FORMS.drier} save="Save the drier" main={false} />
+        <NoteCard name="drier" spec={noteForm('drier')} save="Save the drier" main={false} />
       </Section>
       <Section title="Parts">
-        <NoteCard
-          name="part"
-          spec={{ ...FORMS.partFitted, kind: 'partFitted' }}
-          save="Write the part down"
-          main={false}
-        />
+        <NoteCard name="part" spec={kindForm('partFitted')} save="Write the part down" main={false} />
         <Labels />
       </Section>
       <Section title="Heated or bent">
-        <NoteCard name="heated" spec={NOTE_FORMS.heated} save="Put it on the list of tests" main={false} />
+        <NoteCard name="heated" spec={noteForm('heated')} save="Put it on the list of tests" main={false} />
       </Section>
       <Section title="Settings of controls">
-        <NoteCard name="setting" spec={NOTE_FORMS.setting} save="Save the setting" main={false} />
+        <NoteCard name="setting" spec={noteForm('setting')} save="Save the setting" main={false} />
       </Section>
       <Section title="Preventive work">
-        <NoteCard name="preventive" spec={NOTE_FORMS.preventive} save="Write the work down" main={false} />
+        <NoteCard name="preventive" spec={noteForm('preventive')} save="Write the work down" main={false} />
       </Section>
     </>
   );
@@ -124,9 +85,8 @@ function Exchange() {
     () => leakDraftOf(null, view.names.leaks).fresh,
   );
   const leakId = leak.id;
-  const spec: NoteForm = {
+  const spec: Form = {
     kind: 'leakRepaired',
-    tool: 'spot',
     title: 'Exchanged on suspicion',
     about:
       'For a part whose leak cannot be shown in place. In law it counts as found and repaired today; it is told as suspected until the bench proves it.',

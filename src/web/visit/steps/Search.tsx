@@ -12,7 +12,7 @@ import {
   spotsOf,
 } from '../../../core/visit/search';
 import { useLeaksOfKind } from '../../data/queries';
-import { FORMS } from '../../../record/specs';
+import { kindForm } from '../../../record/forms';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { SelectField } from '../../parts/Field';
@@ -21,7 +21,7 @@ import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../../
 import { LeaksPanel } from '../LeaksPanel';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
 import { SpotSheet } from './SpotSheet';
-import { NOTE_FORMS } from '../../../record/noteForms';
+import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
 import { useDeed } from '../useDeed';
 import { useVisit } from '../visitContext';
@@ -70,7 +70,7 @@ export function Search() {
       <Covered state={state} onTouch={setTouched} />
       <LeaksPanel />
       <Section title="Oil stains">
-        <NoteCard name="stain" spec={NOTE_FORMS.stain} save="Write the stain down" main={false} />
+        <NoteCard name="stain" spec={noteForm('stain')} save="Write the stain down" main={false} />
       </Section>
       {touched && <SpotSheet key={touched.id} part={touched} onClose={() => setTouched(null)} />}
     </>
@@ -162,8 +162,7 @@ function Covered({ state, onTouch }: { state: SearchState; onTouch: (part: MapPa
         <NoteCard
           name="inspection"
           spec={{
-            ...FORMS.leakInspection,
-            kind: 'leakInspection',
+            ...kindForm('leakInspection'),
             title: 'Finish the search',
             about: 'Written as a leak inspection, with what was left out and why.',
             fields: [],

@@ -10,7 +10,7 @@ import {
   type Grade,
   type SpotMark,
 } from '../../../core/visit/notes';
-import { leakDraftOf } from '../../../record/formValues';
+import { leakDraftOf } from '../../../record/leakDraft';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';

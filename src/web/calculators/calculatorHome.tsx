@@ -3,7 +3,7 @@ import { createContext, useContext } from 'react';
 import type { Dimension } from '../../core/quantity/units';
 import type { EntryKind } from '../../core/logbook/entry';
 
-export interface ToolHome {
+export interface CalculatorHome {
   /** parts what is typed here from what is typed on the bench */
   prefix: string;
   /** files a result; resolves to whether it was taken */
@@ -17,5 +17,5 @@ export interface ToolHome {
   starts: readonly { key: string; dimension: Dimension; si: number }[];
 }
 
-export const ToolHomeContext = createContext<ToolHome | null>(null);
-export const useToolHome = (): ToolHome | null => useContext(ToolHomeContext);
+export const CalculatorHomeContext = createContext<CalculatorHome | null>(null);
+export const useCalculatorHome = (): CalculatorHome | null => useContext(CalculatorHomeContext);

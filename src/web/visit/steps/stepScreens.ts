@@ -17,7 +17,7 @@ import { Read } from './Read';
 import { Repair } from './Repair';
 import { Search } from './Search';
 
-export const STEP_TOOLS: Record<Step, ComponentType> = {
+export const STEP_SCREENS: Record<Step, ComponentType> = {
   before: BeforeStep,
   arrive: Arrive,
   read: Read,

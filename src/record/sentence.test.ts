@@ -1,17 +1,17 @@
 /** Notes in the words of the record: every tool has some, and the four ways to state a fact stay apart on paper. */
 import { describe, expect, test } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
-import { NOTES, type NoteTool, noteProblems } from '../core/visit/notes';
-import { NOTE_FORMS, noteFormOf } from './noteForms';
+import { NOTES, type NoteName, noteProblems } from '../core/visit/notes';
+import { correctionForm } from './forms';
 import { NO_NAMES } from '../words/names';
-import { noteWords } from './noteWords';
+import { sentenceOf } from './sentence';
 
 const psig = (value: number) => ({
   typed: `${String(value)} psig`,
   si: 101_325 + value * 6894.757,
   unit: 'psig',
 });
-const noteOf = (tool: NoteTool, rest: object): Entry =>
+const noteOf = (tool: NoteName, rest: object): Entry =>
   ({
     id: 'e',
     kind: NOTES[tool].kind,
@@ -23,7 +23,7 @@ const noteOf = (tool: NoteTool, rest: object): Entry =>
   }) as unknown as Entry;
 
 /** One note of every tool, as its screen would write it. */
-const EXAMPLES: Record<NoteTool, object> = {
+const EXAMPLES: Record<NoteName, object> = {
   visitBegun: {},
   arrival: { complaint: 'warm', product: 'atRisk' },
   reading: { numbers: { suction: psig(11) }, signs: { frost: 'iced' } },
@@ -60,30 +60,21 @@ const EXAMPLES: Record<NoteTool, object> = {
 };
 
 describe('every tool', () => {
-  test.each(Object.keys(EXAMPLES) as NoteTool[])('%s keeps its promise and has words', (tool) => {
+  test.each(Object.keys(EXAMPLES) as NoteName[])('%s keeps its promise and has words', (tool) => {
     const note = noteOf(tool, EXAMPLES[tool]);
     expect(noteProblems(note)).toEqual([]);
     // Which drawing the map has is no word of a service record.
-    if (tool !== 'map') expect(noteWords(note, 'pounds')).not.toBe('');
+    if (tool !== 'map') expect(sentenceOf(note, 'pounds')).not.toBe('');
   });
 
   test('none is missing from the examples above', () => {
     expect(Object.keys(EXAMPLES).sort()).toEqual(Object.keys(NOTES).sort());
     expect(Object.keys(EXAMPLES).length).toBeGreaterThanOrEqual(25);
   });
-
-  test.each(Object.entries(NOTE_FORMS))(
-    'the form of %s writes the kind and the tool of its note',
-    (name, form) => {
-      expect(form.kind).toBe(NOTES[form.tool].kind);
-      expect(form.fixed?.['tool']).toBe(name);
-      expect(new Set(form.fields.map((field) => field.key)).size).toBe(form.fields.length);
-    },
-  );
 });
 
 describe('on paper', () => {
-  const words = (tool: NoteTool, rest: object) => noteWords(noteOf(tool, rest), 'pounds');
+  const words = (tool: NoteName, rest: object) => sentenceOf(noteOf(tool, rest), 'pounds');
 
   test('zero, not done, unknown, and nothing at all', () => {
     const reading = {
@@ -106,7 +97,7 @@ describe('on paper', () => {
     );
   });
 
-  test.each<[NoteTool, string]>([
+  test.each<[NoteName, string]>([
     ['spot', 'Drier, unit, false hit, wind'],
     ['valve', 'king valve, left shut, leaks by'],
     ['withdrawal', 'leak k1 is no longer told as found, drier, soap'],
@@ -127,7 +118,7 @@ describe('on paper', () => {
   test('a part is called as the map calls it', () => {
     const note = noteOf('spot', { part: 'room1.flareNut', mark: 'hit', grade: 'audible' });
     expect(
-      noteWords(note, 'pounds', {
+      sentenceOf(note, 'pounds', {
         ...NO_NAMES,
         parts: new Map([['room1.flareNut', 'Flare nut, bulb room']]),
       }),
@@ -136,7 +127,31 @@ describe('on paper', () => {
 
   test('an entry that no visit wrote has the words it always had', () => {
     const gas = { id: 'e', kind: 'normalOperation', on: '2026-11-23', by: 'p', applianceId: 'a' } as Entry;
-    expect(noteWords(gas, 'pounds')).toBe('');
-    expect(noteFormOf('superheat')).toBeNull();
+    expect(sentenceOf(gas, 'pounds')).toBe('');
+    expect(correctionForm({ ...gas, kind: 'readings', tool: 'superheat' } as unknown as Entry)).toBeNull();
+  });
+});
+
+describe('what a calculator or another tool filed', () => {
+  test('is said, and what it left out is passed over', () => {
+    const entry = (kind: string, rest: object) =>
+      ({ id: 'e', kind, applianceId: 'a', on: '2026-06-01', by: 'p', ...rest }) as Entry;
+    expect(
+      sentenceOf(
+        entry('partFitted', {
+          part: 'Clamp-on valve',
+          place: 'header',
+          temporary: true,
+          removeBy: '2026-07-01',
+        }),
+        'pounds',
+      ),
+    ).toBe('Clamp-on valve, header, only until 1 Jul 2026');
+    expect(sentenceOf(entry('partFitted', { part: 'Drier', temporary: false }), 'pounds')).toBe('Drier');
+    expect(sentenceOf(entry('handover', { nextPerson: 'Dog.', bring: 'ladder' }), 'pounds')).toBe(
+      'Dog, bring ladder',
+    );
+    expect(sentenceOf(entry('pressureHold', { summary: 'Holding' }), 'pounds')).toBe('Holding');
+    expect(sentenceOf(entry('readings', { summary: 7 }), 'pounds')).toBe('');
   });
 });

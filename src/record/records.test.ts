@@ -1,10 +1,16 @@
 /** Whatever was typed is shown somewhere: every kind and every note, every field that holds words or figures. */
 import { describe, expect, test } from 'vitest';
 import { ENTRY_KINDS, type Entry, type EntryKind, entrySchema } from '../core/logbook/entry';
-import { NOTES, type NoteTool, noteProblems } from '../core/visit/notes';
+import { NOTES, type NoteName, noteProblems } from '../core/visit/notes';
 import { NO_NAMES } from '../words/names';
-import { entryTitle, noteWords } from './noteWords';
-import { PAPER_BLOCKS, blockOf } from './paperBlocks';
+import { PAPER_BLOCKS } from './paperBlocks';
+import { entryTitle, sentenceOf } from './sentence';
+import { blockOf, stepOf, stepsRecorded } from './whereItStands';
+import { FORM_KINDS } from './forms';
+import { KINDS, NOTE_RECORDS } from './records';
+import { askedFields, fieldsOf } from './record';
+import type { AskedField } from './field';
+import { STEPS } from '../core/visit/steps';
 
 const lb = (value: number) => ({ value, unit: 'lb' });
 const common = { id: 'e', on: '2026-11-23', by: 'p', applianceId: 'a' };
@@ -145,7 +151,7 @@ const FILLED: Record<Exclude<EntryKind, 'void'>, [fields: object, shown: string[
 };
 
 const stated = { notDone: 'no port' };
-const NOTED: Record<NoteTool, [fields: object, shown: string[]]> = {
+const NOTED: Record<NoteName, [fields: object, shown: string[]]> = {
   visitBegun: [{}, ['begun']],
   arrival: [
     {
@@ -268,7 +274,7 @@ describe('every kind of entry', () => {
     const entry = entryOf(kind as EntryKind, { ...fields, ...beside });
     const read = entrySchema.safeParse(entry);
     expect(read.error?.issues).toBeUndefined();
-    const words = noteWords(entry, 'pounds', NO_NAMES);
+    const words = sentenceOf(entry, 'pounds', NO_NAMES);
     for (const each of [...shown, 'ask Odalys', 'paper.pdf']) expect(words).toContain(each);
     expect(words).not.toMatch(/undefined|null|\[object/);
     expect(entryTitle(entry)).toMatch(/^[A-Z]/);
@@ -282,11 +288,135 @@ describe('every note of a visit', () => {
     expect(Object.keys(NOTED).length).toBeGreaterThanOrEqual(25);
   });
   test.each(Object.entries(NOTED))('%s shows what was typed', (tool, [fields, shown]) => {
-    const entry = entryOf(NOTES[tool as NoteTool].kind, { tool, ...fields });
+    const entry = entryOf(NOTES[tool as NoteName].kind, { tool, ...fields });
     expect(noteProblems(entry)).toEqual([]);
-    const words = noteWords(entry, 'pounds', NO_NAMES).toLowerCase();
+    const words = sentenceOf(entry, 'pounds', NO_NAMES).toLowerCase();
     for (const each of shown) expect(words).toContain(each.toLowerCase());
     expect(words).not.toMatch(/undefined|null|\[object/);
     expect(entryTitle(entry)).toMatch(/^[A-Z]/);
   });
+});
+
+describe('where an entry stands', () => {
+  test('by its kind, its note, its calculator, or as a photo says', () => {
+    const at = (kind: EntryKind, fields: object = {}) => stepOf(entryOf(kind, fields));
+    expect(at('refrigerantRecovered')).toBe('isolate');
+    expect(at('readings', { tool: 'decision' })).toBe('decide');
+    expect(at('readings', { tool: 'judge' })).toBe('judge');
+    expect(at('readings', { tool: 'superheat' })).toBe('read');
+    expect(at('photo', { tool: 'picture', step: 'repair' })).toBe('repair');
+    expect(at('handover', { tool: 'signed' })).toBe('handOver');
+    // A note's name on an entry of another kind is another tool's word.
+    expect(at('evacuation', { tool: 'arrival' })).toBe('evacuate');
+  });
+
+  test('a photo alone makes no step', () => {
+    const steps = stepsRecorded([
+      { entry: entryOf('photo', { tool: 'picture', step: 'repair' }) },
+      { entry: entryOf('leakFound', { leakId: 'k1' }) },
+    ]);
+    expect([...steps]).toEqual(['search']);
+  });
+
+  test('a release is told with the gas, though a reading files it', () => {
+    expect(blockOf(entryOf('readings', { tool: 'release' }))).toBe('gas');
+    expect(blockOf(entryOf('readings', { tool: 'superheat' }))).toBe('found');
+  });
+});
+
+const RECORDS = [...Object.values(KINDS), ...Object.values(NOTE_RECORDS)];
+
+/** A value of this field as its form would make it, and another. */
+function twoOf({ type, stated, ...ask }: AskedField): [unknown, unknown] {
+  switch (type) {
+    case 'measure':
+      return [measured('11 zeb'), measured('12 yak')];
+    case 'mass':
+      return [lb(11), lb(12)];
+    case 'pressure':
+      return [
+        { value: 11, unit: 'psig' },
+        { value: 12, unit: 'psig' },
+      ];
+    case 'date':
+      return ['2026-12-01', '2026-12-02'];
+    case 'year':
+      return [2025, 2026];
+    case 'check':
+      return [true, false];
+    case 'many':
+    case 'leaks':
+      return [['zebra'], ['yak']];
+    case 'partsLeftOut':
+      return [[{ part: 'zebra', reason: 'ice' }], [{ part: 'yak', reason: 'ice' }]];
+    case 'choice': {
+      const values = ('choices' in ask ? ask.choices : []).map(({ value }) =>
+        value === 'true' ? true : value === 'false' ? false : value,
+      );
+      return [values.find((each) => each !== ''), stated ? { notDone: 'yak' } : values.at(-1)];
+    }
+    case 'pack':
+      return ['us-hfc', 'us-ca'];
+    default:
+      return ['zebra', 'yak'];
+  }
+}
+
+function put(target: object, path: string, value: unknown): void {
+  const keys = path.split('.');
+  const last = keys.pop() ?? path;
+  let inner = target as Record<string, unknown>;
+  for (const key of keys) inner = (inner[key] ??= {}) as Record<string, unknown>;
+  inner[last] = value;
+}
+
+describe.each(RECORDS.map((record) => [record.note ?? record.kind, record] as const))('%s', (_, record) => {
+  test('has a name, a step, a way of correction, and a form where it says so', () => {
+    expect(record.name).toMatch(/^[A-Z]/);
+    expect(STEPS).toContain(record.step);
+    const asked = askedFields(record);
+    const paths = asked.map(({ key }) => key);
+    expect(new Set(paths).size).toBe(paths.length);
+    if (record.correction === 'form') expect(record.about).toMatch(/\.$/);
+    for (const { label } of asked) expect(label).toMatch(/\w/);
+    for (const path of record.saidFirst ?? []) expect(fieldsOf(record).map(([key]) => key)).toContain(path);
+    if (record.drawnAt !== undefined) expect(Object.keys(record.fields)).toContain(record.drawnAt);
+  });
+
+  test('each field that can be typed is in its sentence: another value, other words', () => {
+    const asked = askedFields(record);
+    for (const field of asked) {
+      // Which stain of the register it is: the place tells it.
+      if (field.type === 'stain' || field.type === 'temporaryPart') continue;
+      const filled = { ...common, kind: record.kind, ...(record.note && { tool: record.note }) };
+      const holding: Record<string, unknown> = { ...record.fixed };
+      // What must hold for the field to be asked at all.
+      if (field.when)
+        for (const other of asked)
+          if (other.type === 'choice')
+            for (const { value } of other.choices)
+              if (field.when({ ...holding, [other.key]: value })) holding[other.key] = value;
+      if (field.when && !field.when(holding)) holding['temporary'] = true;
+      for (const other of asked)
+        if (other.key !== field.key && !other.key.includes('.') && (!other.when || other.when(holding)))
+          holding[other.key] ??= twoOf(other)[0];
+      const said = twoOf(field).map((value) => {
+        const entry = structuredClone({ ...filled, ...holding });
+        put(entry, field.key, value);
+        return sentenceOf(entry as unknown as Entry, 'pounds');
+      });
+      expect(said[0], field.key).not.toBe(said[1]);
+      expect(said.join(), field.key).not.toMatch(/undefined|null|\[object/);
+    }
+  });
+});
+
+test('there is a record for every kind and note', () => {
+  expect(RECORDS.length).toBe(ENTRY_KINDS.length + Object.keys(NOTES).length);
+  for (const kind of ENTRY_KINDS) expect(KINDS[kind].kind).toBe(kind);
+  for (const [name, { note, kind }] of Object.entries(NOTE_RECORDS))
+    expect([note, kind]).toEqual([name, NOTES[name as NoteName].kind]);
+  // Each form that the menu offers, and no kind with a form that it forgets.
+  const formed = ENTRY_KINDS.filter((kind) => KINDS[kind].correction === 'form');
+  expect([...FORM_KINDS].sort()).toEqual(formed.sort());
 });

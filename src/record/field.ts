@@ -1,0 +1,129 @@
+/**
+ * One field of an entry, said once: how a form asks for it, and how clipboard, logbook and papers say it. A record names
+ * every field of its schema; one that is left out does not compile.
+ */
+import type { Entry } from '../core/logbook/entry';
+import type { Dimension } from '../core/quantity/units';
+import type { MassSystem } from '../core/quantity/mass';
+import type { NotDone, Unknown } from '../core/visit/stated';
+import { type Choice, choices } from '../words/choice';
+import type { UnitSystem } from '../words/measures';
+import type { Names } from '../words/names';
+
+export type Values = Record<string, unknown>;
+
+interface Common {
+  label: string;
+  hint?: string;
+  optional?: boolean;
+  /** a text that must not stay empty, though the format would take it so */
+  needed?: boolean;
+  /** shown only while this holds */
+  when?: (values: Values) => boolean;
+  /** a choice that claims work done: nothing is preselected, the person chooses */
+  chosen?: boolean;
+  /** beside its value it can be not done (why) or unknown; left alone it is not recorded */
+  stated?: boolean;
+}
+
+/** How a form asks. */
+export type Ask = Common &
+  (
+    | {
+        type:
+          | 'text'
+          | 'long'
+          | 'date'
+          | 'mass'
+          | 'pressure'
+          | 'year'
+          | 'newLeak'
+          | 'leak'
+          | 'openLeak'
+          | 'stain'
+          | 'leaks'
+          | 'pack'
+          | 'partsLeftOut'
+          | 'temporaryPart';
+      }
+    | { type: 'measure'; dimension: Dimension; unit?: Record<UnitSystem, string> }
+    | { type: 'check'; initial: boolean }
+    | { type: 'choice'; choices: readonly Choice[] }
+    | { type: 'many'; choices: readonly Choice[] }
+  );
+
+/** A field of a form: `numbers.suction` stands within `numbers`. */
+export type AskedField = Ask & { key: string };
+
+/** What a sentence may need beside the value. */
+export interface Saying {
+  entry: Entry;
+  system: MassSystem;
+  names: Names;
+}
+
+/** A method, so that a field made for any value fits the value of each schema. */
+type Say<Value> = {
+  say(value: Exclude<NonNullable<Value>, NotDone | Unknown>, saying: Saying): string | null | false;
+}['say'];
+
+export interface Field<Value = unknown> {
+  /** null: no form asks; another field, a calculator or a touch on the drawing gives it */
+  ask: Ask | null;
+  /** asked by what stands beside the form of the entry, not by the form itself */
+  elsewhere?: true;
+  /** the value in words; left out: its label and its value; null: other words say it already */
+  say?: Say<Value> | null;
+  /** what its absence says, where it says something */
+  sayNone?: (saying: Saying) => string | null;
+}
+
+/** Fields that stand within one: `conditions.section`. */
+export interface Group<Value = unknown> {
+  within: { readonly [Key in keyof NonNullable<Value>]-?: Field<NonNullable<Value>[Key]> };
+}
+
+type More = Pick<Common, 'hint' | 'optional' | 'when' | 'needed'>;
+
+/** Its words say what it is: no label stands before them. */
+export const bare = (field: Field): Field => ({ ...field, say: String });
+
+/** Said by what stands beside it, or of use to programs alone. */
+export const unsaid: Field = { ask: null, say: null };
+
+/** Not asked by a form, said like this. */
+export const told = <Value = string>(say: Say<Value>): Field<Value> => ({ ask: null, say });
+
+export const text = (label: string, more: More = {}): Field => ({
+  ask: { label, type: 'text', optional: true, ...more },
+});
+/** A text that must be given. */
+export const named = (label: string, more: More = {}): Field => ({
+  ask: { label, type: 'text', needed: true, ...more },
+});
+export const long = (label: string, more: More = {}): Field => ({ ask: { label, type: 'long', ...more } });
+export const statedText = (label: string, more: More = {}): Field => ({
+  ask: { label, type: 'text', stated: true, ...more },
+});
+export const measure = (label: string, dimension: Dimension, more: More = {}): Field => ({
+  ask: { label, type: 'measure', dimension, stated: true, ...more },
+});
+const choice = (
+  label: string,
+  words: Record<string, string>,
+  how: { stated: boolean; chosen: boolean },
+  more: More,
+): Field => ({
+  ask: { label, type: 'choice', ...how, choices: choices(Object.keys(words), words), ...more },
+});
+/** One of several, or not done, or unknown. */
+export const statedChoice = (label: string, words: Record<string, string>, more: More = {}): Field =>
+  choice(label, words, { stated: true, chosen: false }, more);
+/** One of several that only a person may say: nothing is preselected. */
+export const chosen = (label: string, words: Record<string, string>, more: More = {}): Field =>
+  choice(label, words, { stated: false, chosen: true }, more);
+/** One of several, the first to begin with. */
+export const oneOf = (label: string, words: Record<string, string>, more: More = {}): Field =>
+  choice(label, words, { stated: false, chosen: false }, more);
+
+export const yesOrNo = (label: string): Field => statedChoice(label, { yes: 'yes', no: 'no' });

@@ -1,0 +1,100 @@
+/** Testing, evacuating, charging by the scale, and leaving it right. */
+import type { School, SchoolQuestion } from '../../core/visit/schools';
+import { checkItemWords } from '../../words/leaks';
+import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
+import { conditionFields } from '../conditions';
+import { bare, chosen, long, text, unsaid, yesOrNo } from '../field';
+import { leaksWords } from '../../words/names';
+import { noteRecord } from '../record';
+
+export const jointTest = noteRecord('jointTest', {
+  name: 'Test of a section',
+  step: 'hold',
+  paper: 'tested',
+  correction: 'form',
+  about: 'A pass is only as good as its conditions.',
+  fixed: { conditions: {} },
+  fields: {
+    conditions: { within: conditionFields(true) },
+    result: chosen('Result', { pass: 'passed', fail: 'failed' }),
+    leakIds: {
+      ask: { label: 'Leaks under test', type: 'leaks', optional: true },
+      say: (ids, { names }) => `leaks under test ${ids.length === 0 ? 'none' : leaksWords(names, ids)}`,
+    },
+  },
+});
+
+export const vacuumSkipped = noteRecord('vacuumSkipped', {
+  name: 'No vacuum',
+  step: 'evacuate',
+  paper: 'tested',
+  correction: 'form',
+  about: 'Not needed where a section stayed above atmosphere.',
+  fields: {
+    section: text('Section'),
+    stayedAboveAtmosphere: yesOrNo('It stayed above atmospheric pressure'),
+    why: bare(long('Reason')),
+  },
+});
+
+export const weighed = noteRecord('weighed', {
+  name: 'Weighed',
+  step: 'charge',
+  paper: 'gas',
+  correction: 'void',
+  fields: {
+    bottles: {
+      ask: null,
+      say: (bottles) =>
+        bottles.map((each) => `${each.bottle} ${each.before.typed} to ${each.after.typed}`).join(', '),
+    },
+    keptInHoses: { ask: null, say: ({ typed }) => `${typed} stays in the hoses` },
+  },
+});
+
+export const school = noteRecord('school', {
+  name: 'Way of working',
+  step: 'read',
+  paper: 'ways',
+  correction: 'void',
+  fields: {
+    question: {
+      ask: null,
+      say: (question, { entry }) => {
+        const { school: used } = entry as { school?: unknown };
+        return `${QUESTION_WORDS[question as SchoolQuestion].title}: ${SCHOOL_WORDS[used as School]}`;
+      },
+    },
+    school: unsaid,
+    why: bare(long('Why', { optional: true })),
+  },
+});
+
+export const checklist = noteRecord('checklist', {
+  name: 'Checked',
+  step: 'leaveRight',
+  paper: 'left',
+  correction: 'void',
+  fields: { item: { ask: null, say: checkItemWords }, answer: { ask: null, say: () => 'done' } },
+});
+
+export const signed = noteRecord('signed', {
+  name: 'Handed over',
+  step: 'handOver',
+  paper: 'signature',
+  correction: 'void',
+  fields: {
+    name: {
+      ask: null,
+      say: (name, { entry }) => {
+        const { notSigned } = entry as { notSigned?: unknown };
+        return typeof notSigned === 'string'
+          ? `not signed: ${notSigned}; handed over to ${name}`
+          : `signed by ${name}`;
+      },
+    },
+    role: { ask: null, say: String },
+    path: unsaid,
+    notSigned: unsaid,
+  },
+});

@@ -1,0 +1,146 @@
+/** Arriving, reading the machine, and judging it. */
+import type { CauseName } from '../../core/judge/causes';
+import { READINGS, READING_NAMES, type Reading } from '../../core/judge/readings';
+import { CAUSE_WORDS, READING_WORDS, VALUE_WORDS } from '../../words/judge';
+import { TEST_GAS_WORDS } from '../../words/leaks';
+import { type Field, bare, chosen, long, measure, statedChoice, text, yesOrNo } from '../field';
+import { noteRecord } from '../record';
+
+export const visitBegun = noteRecord('visitBegun', {
+  name: 'Visit',
+  step: 'before',
+  paper: 'heading',
+  correction: 'void',
+  sentence: 'begun',
+  fields: {},
+});
+
+export const arrival = noteRecord('arrival', {
+  name: 'What you meet',
+  step: 'arrive',
+  correction: 'form',
+  about: 'Complaint, since when, and what is at risk.',
+  fields: {
+    complaint: bare(long('Complaint', { optional: true, hint: 'In the words of whoever called.' })),
+    since: text('Since', { hint: 'Last night, Saturday noon, a week.' }),
+    alarmAt: text('Alarm of the temperature monitoring', { hint: 'Day and hour; empty if there is none.' }),
+    box: measure('Box temperature', 'temperature'),
+    secondBox: measure('Second thermometer', 'temperature'),
+    outOfTemperature: measure('Out of temperature for', 'duration', { hint: 'Such as 6 h or 2 d.' }),
+    product: statedChoice('Product', {
+      none: 'none in it',
+      safe: 'safe',
+      atRisk: 'at risk',
+      moved: 'moved away',
+      lost: 'lost',
+    }),
+    mayLimp: yesOrNo('It must limp on until parts are here'),
+    otherBoxWarm: yesOrNo('Another box on the same unit is warm too'),
+  },
+});
+
+const sign = (reading: Reading): Field =>
+  statedChoice(
+    READING_WORDS[reading],
+    Object.fromEntries(
+      Object.keys(READINGS[reading].usual).map((value) => [
+        value,
+        VALUE_WORDS[`${reading} ${value}`] ?? value,
+      ]),
+    ),
+  );
+const signs = (readings: readonly Reading[]): Record<string, Field> =>
+  Object.fromEntries(readings.map((each) => [`signs.${each}`, sign(each)]));
+
+/** Told by figures, which are read instead. */
+const BY_NUMBERS: readonly Reading[] = ['suction', 'head', 'superheat', 'subcooling', 'standing', 'amps'];
+const FIRST: readonly Reading[] = ['running', 'safety'];
+const REST = READING_NAMES.filter((each) => ![...BY_NUMBERS, ...FIRST, 'frost'].includes(each));
+
+export const reading = noteRecord('reading', {
+  name: 'Readings',
+  step: 'read',
+  correction: 'form',
+  about: 'Leave out what you did not read; say “not done” where you know why.',
+  fixed: { numbers: {}, signs: {} },
+  fields: {
+    // Told field by field, in the order of the round.
+    numbers: { within: {} },
+    signs: { within: {} },
+    ...signs(FIRST),
+    'numbers.suction': measure('Suction pressure', 'pressure'),
+    'numbers.head': measure('Head pressure', 'pressure'),
+    'numbers.suctionLine': measure('Suction line', 'temperature'),
+    'numbers.liquidLine': measure('Liquid line', 'temperature'),
+    'numbers.box': measure('Box', 'temperature'),
+    'numbers.ambient': measure('Air at the condenser', 'temperature'),
+    'numbers.amps': measure('Amps', 'current'),
+    'numbers.rated': measure('Rated amps', 'current'),
+    ...signs(['frost']),
+    'numbers.standing': measure('Standing pressure', 'pressure', {
+      hint: 'At rest, solenoid open, before any nitrogen.',
+    }),
+    ...signs(REST),
+    ...Object.fromEntries(
+      Object.entries(signs(BY_NUMBERS)).map(([key, field]) => [key, { ...field, elsewhere: true as const }]),
+    ),
+  },
+});
+
+export const judgement = noteRecord('judgement', {
+  name: 'Diagnosis',
+  step: 'judge',
+  correction: 'void',
+  about: 'Yours, in your words; the shares above are kept beside it.',
+  fixed: { causes: {} },
+  fields: {
+    verdict: bare(long('What is wrong with it')),
+    causes: {
+      ask: null,
+      say: (shares) => {
+        const best = Object.entries(shares).sort(([, a], [, b]) => b - a)[0];
+        return (
+          best !== undefined &&
+          `most likely ${CAUSE_WORDS[best[0] as CauseName].toLowerCase()}, ${String(Math.round(best[1] * 100))} %`
+        );
+      },
+    },
+  },
+});
+
+export const raised = noteRecord('raised', {
+  name: 'Pressure raised',
+  step: 'raise',
+  correction: 'form',
+  about: 'What stands in it while you search.',
+  fields: {
+    how: {
+      ...chosen('How', {
+        rest: 'its own gas, at rest',
+        nitrogen: TEST_GAS_WORDS.nitrogen,
+        nitrogenTrace: TEST_GAS_WORDS.nitrogenTrace,
+        nitrogenHydrogen: TEST_GAS_WORDS.nitrogenHydrogen,
+      }),
+    },
+    solenoidOpen: yesOrNo('Solenoid open, before any pump-down'),
+    pressure: measure('Pressure reached', 'pressure'),
+    design: measure('Least marked design pressure of the section', 'pressure'),
+  },
+});
+
+export const proof = noteRecord('proof', {
+  name: 'How it runs now',
+  step: 'prove',
+  correction: 'form',
+  about: 'Superheat, subcooling, split, box, control.',
+  fields: {
+    box: measure('Box', 'temperature'),
+    superheat: measure('Superheat', 'temperatureDifference'),
+    subcooling: measure('Subcooling', 'temperatureDifference'),
+    split: measure('Condenser split', 'temperatureDifference'),
+    cutIn: measure('Control cuts in at', 'pressure'),
+    cutOut: measure('Control cuts out at', 'pressure'),
+    defrost: statedChoice('Defrost', { works: 'works', failed: 'failed' }),
+    secondSearch: statedChoice('Second search with the detector', { clean: 'clean', hit: 'a hit' }),
+  },
+});

@@ -1,0 +1,33 @@
+/** What reading a form needs to know of the place: units, air, instruments, and what the leaks are called. */
+import type { LeakLabels } from '../core/logbook/leakLabels';
+import type { Site } from '../core/logbook/tables';
+import { SEA_LEVEL_PA, atmosphereAt } from '../core/quantity/atmosphere';
+import type { MassUnit } from '../core/quantity/mass';
+import { unitSystemOf } from '../core/rules/massSystem';
+import type { Instrument } from '../core/visit/instrument';
+import type { UnitSystem } from '../words/measures';
+
+export interface FormPlace {
+  mass: MassUnit;
+  system: UnitSystem;
+  /** Pa absolute at the site */
+  atmosphere: number;
+  instruments: readonly Instrument[];
+  /** what the leaks of the machine are called, and so what the next one is */
+  labels: LeakLabels;
+}
+
+export function placeOf(
+  mass: MassUnit,
+  site: Pick<Site, 'packs' | 'altitudeM'>,
+  labels: LeakLabels = new Map(),
+): FormPlace {
+  const air = atmosphereAt(site.altitudeM ?? 0);
+  return {
+    mass,
+    system: unitSystemOf(site),
+    atmosphere: air.ok ? air.value : SEA_LEVEL_PA,
+    instruments: [],
+    labels,
+  };
+}

@@ -1,0 +1,58 @@
+/** Calculators of the bench inside a step: set to this machine, their results filed in this visit. */
+import { type CalculatorName, calculatorOf, calculatorsAt } from '../../record/calculators';
+import { type CalculatorHome, CalculatorHomeContext } from '../calculators/calculatorHome';
+import { CalculatorPage } from '../calculators/CalculatorPage';
+import { BenchSettingProvider } from '../calculators/setting';
+import { Fold } from '../parts/Fold';
+import { useDeed } from './useDeed';
+import { useKnown } from './useKnown';
+import { useVisit } from './visitContext';
+
+/** All that stand at this step, folded behind their questions; `but`: those that the step shows open itself. */
+export function StepCalculators({ but = [] }: { but?: readonly CalculatorName[] }) {
+  const { step } = useVisit();
+  return calculatorsAt(step)
+    .filter((name) => !but.includes(name))
+    .map((name) => {
+      const { question, title } = calculatorOf(name);
+      return (
+        <Fold key={name} title={question} about={title}>
+          <StepCalculator name={name} />
+        </Fold>
+      );
+    });
+}
+
+interface Props {
+  name: CalculatorName;
+  beside?: CalculatorHome['beside'];
+}
+
+export function StepCalculator({ name, beside }: Props) {
+  const { visitId, view, units, draft } = useVisit();
+  const deed = useDeed(`calculator ${name}`);
+  const { machine, standing } = view;
+  const starts = useKnown();
+  const home: CalculatorHome = {
+    prefix: `${visitId} ${machine.appliance.id} `,
+    keepWords: 'Keep it in this visit',
+    beside,
+    starts,
+    keep: (kind, fields, words) => deed.save([draft(kind, fields)], words),
+    problem: deed.error,
+  };
+  return (
+    <CalculatorHomeContext value={home}>
+      <BenchSettingProvider
+        machine={{
+          system: units,
+          weights: view.system === 'kilograms' ? 'metric' : 'us',
+          altitudeM: machine.site.altitudeM ?? 0,
+          refrigerant: standing.present.refrigerant.name,
+        }}
+      >
+        <CalculatorPage name={name} />
+      </BenchSettingProvider>
+    </CalculatorHomeContext>
+  );
+}

@@ -1,0 +1,15 @@
+/** Words set side by side. */
+
+/** A full stop at the end of what a person wrote does not stand before a comma. */
+export const list = (parts: readonly (string | null | undefined | false)[]): string =>
+  parts
+    .filter((part): part is string => Boolean(part))
+    .map((part, index, all) => (index < all.length - 1 ? part.replace(/[.,;]+$/, '') : part))
+    .join(', ');
+
+/** `suction, head and frost` */
+export const listAnd = (parts: readonly string[]): string =>
+  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
+
+/** As it stands within a sentence. */
+export const uncapped = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);

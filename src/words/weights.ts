@@ -1,0 +1,11 @@
+/** A weight in words: as it was typed, and in the units of its machine. */
+import { type Mass, type MassSystem, exactGrams, grams, massText } from '../core/quantity/mass';
+
+export const massWords = (mass: Mass, system: MassSystem): string => {
+  const typed = (mass as Mass & { 'x-typed'?: string })['x-typed'];
+  const shown = massText(grams(exactGrams(mass)), system);
+  if (typed === undefined) return shown;
+  // A bare number was meant in the unit of its field, which stands beside it.
+  const said = /[a-z]/i.test(typed) ? typed : `${typed} ${mass.unit}`;
+  return said === shown ? shown : `${said} (${shown})`;
+};
