@@ -18,7 +18,7 @@ export function layoutOf(view: Drawn): LayoutName {
   return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
 }
 
-export function mapOf(view: Drawn, layout = layoutOf(view)): CircuitMap {
+export function mapOfMachine(view: Drawn, layout = layoutOf(view)): CircuitMap {
   const { appliance, spaces } = view.machine;
   const served = (appliance.serves ?? []).flatMap(
     (id) => spaces.find((space) => space.id === id)?.name ?? [],

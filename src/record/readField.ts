@@ -6,9 +6,9 @@ import type { AskedField } from './field';
 import { massOf } from './gasDraft';
 import { leakDraftOf } from './leakDraft';
 import type { FormPlace } from './place';
-import { type Read, draftOf, readMeasured, readStated } from './statedDraft';
+import { type FieldRead, draftOf, readMeasured, readStated } from './statedDraft';
 
-export function readField(field: AskedField, value: unknown, place: FormPlace): Read {
+export function readField(field: AskedField, value: unknown, place: FormPlace): FieldRead {
   if (field.type === 'measure') {
     const usual = field.unit?.[place.system] ?? readIn(field.dimension, place.system);
     return readStated(draftOf(value), (draft) =>
@@ -19,7 +19,7 @@ export function readField(field: AskedField, value: unknown, place: FormPlace): 
   return readPlain(field, value, place.mass);
 }
 
-function readPlain(field: AskedField, value: unknown, unit: MassUnit): Read {
+function readPlain(field: AskedField, value: unknown, unit: MassUnit): FieldRead {
   const text = typeof value === 'string' ? value.trim() : '';
   switch (field.type) {
     case 'check':
@@ -55,7 +55,7 @@ function splitPart(line: string): { part: string; reason: string } {
 }
 
 /** `150 psig`; a bare number is in psig. */
-export function readPressure(text: string): Read {
+export function readPressure(text: string): FieldRead {
   const match = /^(-?\d+(?:\.\d+)?)\s*([a-z]*)$/i.exec(text);
   const unit =
     GAUGE_UNITS.find((each) => each.toLowerCase() === (match?.[2] ?? '').toLowerCase()) ??

@@ -31,10 +31,10 @@ export function draftFrom(value: unknown): StatedDraft {
   return { ...EMPTY_DRAFT, text: typed ?? '', unit: unit ?? '', instrument: instrument?.id ?? '' };
 }
 
-export type Read = { value: unknown } | { error: string };
+export type FieldRead = { value: unknown } | { error: string };
 
 /** Not done and unknown first; the value by the reader that is given; nothing at all stays not recorded. */
-export function readStated(draft: StatedDraft, readValue: (draft: StatedDraft) => Read): Read {
+export function readStated(draft: StatedDraft, readValue: (draft: StatedDraft) => FieldRead): FieldRead {
   if (draft.how === 'unknown') return { value: { unknown: true } };
   if (draft.how === 'notDone')
     return draft.why.trim() === ''
@@ -50,7 +50,7 @@ export function readMeasured(
   usualUnit: string,
   atmosphere: number,
   instruments: readonly Instrument[],
-): Read {
+): FieldRead {
   const parsed = parseMeasure(dimension, draft.text, (draft.unit || usualUnit) as never, atmosphere);
   if (!parsed.ok) return { error: measureRefusalWords(parsed.refusal) };
   const { typed, si, unit } = parsed.value;

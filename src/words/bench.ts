@@ -10,9 +10,8 @@ import type { ValveAdvice } from '../core/bench/valveAdvice';
 import type { WeakEvidence } from '../core/bench/hold';
 import type { MeasureRefusal } from '../core/quantity/measure';
 import { type Dimension, UNITS } from '../core/quantity/units';
-import type { Working } from './working';
-
-export type Show = (dimension: Dimension, si: number) => string;
+import type { Show } from './measures';
+import type { WorkingSaid } from './working';
 
 export function benchRefusalWords(refusal: BenchRefusal, show: Show): string {
   switch (refusal.reason) {
@@ -77,7 +76,7 @@ export function measureRefusalWords(refusal: MeasureRefusal): string {
 }
 
 /** A working of the core as a screen shows it. */
-export const workingWords = (working: CoreWorking, show: Show): Working => ({
+export const workingWords = (working: CoreWorking, show: Show): WorkingSaid => ({
   formula: working.formula,
   steps: [
     ...working.figures.map((each) => `${sentence(each.name)}: ${show(each.dimension, each.si)}`),
@@ -178,7 +177,7 @@ export const TRIM_WORDS: Record<TrimAdvice, { title: string; about: string }> = 
   },
 };
 
-export const DETECTION_WORDS: Record<DetectionMethod, string> = {
+export const DETECTION_LIMIT_WORDS: Record<DetectionMethod, string> = {
   soap: 'Bubbles under soap',
   heatedDiode: 'Heated-diode detector',
   standingGauge: 'This pressure test on this gauge',

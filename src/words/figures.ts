@@ -90,5 +90,5 @@ const UNIT: Record<Figure['unit'], string> = {
   GWP: '',
 };
 
-export const figureText = (value: number, unit: Figure['unit']): string =>
+export const figureWords = (value: number, unit: Figure['unit']): string =>
   `${String(value)} ${value === 1 ? UNIT[unit].replace(/s$/, '') : UNIT[unit]}`.trim();

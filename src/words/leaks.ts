@@ -2,7 +2,7 @@
 import type { TEST_GASES } from '../core/logbook/entry';
 import { VOIDING, type Weakness } from '../core/visit/evidence';
 import type { LeakState, LeakStory } from '../core/visit/leakStory';
-import type { LeakState as RuleLeakState } from '../core/rules/leaks';
+import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
 import type { Check } from '../core/visit/touched';
 import type { DecisionChoice, Grade, WAYS } from '../core/visit/notes';
 import { dateWords } from './dates';
@@ -20,7 +20,7 @@ export const LEAK_STATE_WORDS: Record<LeakState, string> = {
 };
 
 /** The states that the rules know, in the same words as everywhere. */
-export const RULE_STATE_WORDS: Record<RuleLeakState, string> = {
+export const LEAK_STATE_IN_LAW_WORDS: Record<RuleLeakState, string> = {
   found: 'found, not repaired',
   repaired: 'repaired, not tested',
   tested: LEAK_STATE_WORDS.tested,

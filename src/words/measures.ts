@@ -91,7 +91,7 @@ export function echoOf(dimension: Dimension, si: number, typedUnit: string, atmo
 }
 
 /** A bare figure in a unit, for axes and cells. */
-export const bare = (dimension: Dimension, si: number, unit: string, atmospherePa?: number): number =>
+export const bareFigure = (dimension: Dimension, si: number, unit: string, atmospherePa?: number): number =>
   fromSi(dimension, si, unit, atmospherePa);
 
 /** The figures at the start of what was typed, without the unit behind them; null where there are none. */

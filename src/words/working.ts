@@ -14,7 +14,7 @@ import {
 } from '../core/rules/leakRate';
 import type { Standing } from '../core/rules/standing';
 
-export interface Working {
+export interface WorkingSaid {
   formula: string;
   steps: string[];
   source: string;
@@ -51,7 +51,7 @@ export function annualizingWorking(
   ledger: GasLedger,
   system: MassSystem,
   labels: LeakLabels = new Map(),
-): Working {
+): WorkingSaid {
   const { annualizing, spell } = rate;
   const { lost, since, chainFrom, millionths } = annualizing;
   const steps = gasSteps(ledger, chainFrom, rate.index + 1, system);
@@ -70,7 +70,7 @@ export function annualizingWorking(
   };
 }
 
-export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): Working {
+export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): WorkingSaid {
   const { rolling, spell, gasDay } = rate;
   const first = ledger.days.findIndex((each) => each.day >= rolling.from);
   return {
@@ -115,7 +115,7 @@ export function headroomWorking(
   standing: Standing,
   system: MassSystem,
   labels: LeakLabels = new Map(),
-): Working {
+): WorkingSaid {
   const { thresholdPercent, fullCharge, earned, spent, free, since, windowFrom, on, method } = headroom;
   const share = `${String(thresholdPercent)} % × ${massFigure(fullCharge, system)}`;
   const figure = headroom.pack.threshold[standing.present.category];

@@ -7,7 +7,7 @@ import type { Dimension } from '../quantity/units';
 import type { OutsideTable } from '../refrigerant/saturation';
 
 /** A figure of a working, in SI; `pressure` is absolute and shown on the gauge, `pressureDifference` is not. */
-export interface Figure {
+export interface WorkingFigure {
   name: string;
   dimension: Dimension;
   si: number;
@@ -15,7 +15,7 @@ export interface Figure {
 
 export interface Working {
   formula: string;
-  figures: readonly Figure[];
+  figures: readonly WorkingFigure[];
   source: string;
   /** the range in which the result holds, and what it leaves out */
   validity: string;
@@ -43,7 +43,11 @@ export type Outcome<Value> = Result<Calculated<Value>, BenchRefusal>;
 export const calculated = <Value>(value: Value, working: Working): { ok: true; value: Calculated<Value> } =>
   ok({ value, working });
 
-export const figure = (name: string, dimension: Dimension, si: number): Figure => ({ name, dimension, si });
+export const figure = (name: string, dimension: Dimension, si: number): WorkingFigure => ({
+  name,
+  dimension,
+  si,
+});
 
 /** The first of these that is not a number above zero, as a refusal; null when all are. */
 export function notPositive(fields: Record<string, number>): { ok: false; refusal: BenchRefusal } | null {

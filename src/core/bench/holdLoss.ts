@@ -12,7 +12,7 @@ import {
   vapourViscosity,
 } from './vapourFlow';
 
-export interface Section {
+export interface HeldSection {
   table: SaturationTable;
   /** m³ of the section under test */
   volume: number;
@@ -25,7 +25,7 @@ export interface Section {
 const SOURCE = 'dm/dt = V × dp/dt × M ÷ (R T); laminar flow, q ∝ (p₁² − p₂²) ÷ viscosity';
 const VALIDITY = 'An estimate: laminar flow of one fine leak, gas near 20 °C; within a factor of about two.';
 
-function passages(section: Section): { nitrogen: Passage; service: Passage } {
+function passages(section: HeldSection): { nitrogen: Passage; service: Passage } {
   const { test, working, atmosphere, table } = section;
   return {
     nitrogen: { inside: test, outside: atmosphere, viscosity: NITROGEN_VISCOSITY },
@@ -33,7 +33,7 @@ function passages(section: Section): { nitrogen: Passage; service: Passage } {
   };
 }
 
-function badSection(section: Section) {
+function badSection(section: HeldSection) {
   const bad = notPositive({ volume: section.volume });
   if (bad) return bad;
   for (const [field, given] of [
@@ -56,7 +56,7 @@ export interface HoldLoss {
 }
 
 /** `fall` in Pa/s, positive. The loss of nitrogen is exact for its volume, that of refrigerant an estimate. */
-export function holdLoss(section: Section, fall: number): Outcome<HoldLoss> {
+export function holdLoss(section: HeldSection, fall: number): Outcome<HoldLoss> {
   const bad = badSection(section) ?? notPositive({ 'fall of pressure': fall });
   if (bad) return bad;
   const { nitrogen, service } = passages(section);
@@ -84,7 +84,7 @@ export function holdLoss(section: Section, fall: number): Outcome<HoldLoss> {
 }
 
 /** Pa/s by which this section falls in the test for a leak of `rate` kg/s of refrigerant at work. */
-export function fallFor(section: Section, rate: number): number {
+export function fallFor(section: HeldSection, rate: number): number {
   const { nitrogen, service } = passages(section);
   const throughput = throughputOf(rate, section.table.molarMass_kg_mol);
   return scaledThroughput(throughput, service, nitrogen) / section.volume;
@@ -98,7 +98,7 @@ export interface StandingTime {
 }
 
 /** How long this volume must stand to show a leak of `rate` kg/s of refrigerant at work, on this gauge. */
-export function standingTime(section: Section, rate: number, gauge: Gauge): Outcome<StandingTime> {
+export function standingTime(section: HeldSection, rate: number, gauge: Gauge): Outcome<StandingTime> {
   const bad =
     badSection(section) ?? notPositive({ 'leak to be shown': rate, 'gauge division': gauge.resolution });
   if (bad) return bad;

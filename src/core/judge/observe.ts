@@ -33,12 +33,12 @@ const NEAR_AMBIENT_K = fahrenheitDegrees(6);
 const AMPS = { low: 0.7, high: 1.05 } as const;
 const NO_SUBCOOLING_K = fahrenheitDegrees(2);
 
-export interface Read {
+export interface SignsRead {
   observed: Observed;
   refusals: readonly BenchRefusal[];
 }
 
-export function observe(numbers: Numbers): Read {
+export function observe(numbers: Numbers): SignsRead {
   const refusals: BenchRefusal[] = [];
   const keep = <Value>(
     outcome: { ok: true; value: Value } | { ok: false; refusal: BenchRefusal },

@@ -4,8 +4,8 @@
  */
 import data from './compositions.json';
 
-export const KINDS = ['CFC', 'HCFC', 'HFC', 'HFO', 'HC', 'natural'] as const;
-export type Kind = (typeof KINDS)[number];
+export const REFRIGERANT_KINDS = ['CFC', 'HCFC', 'HFC', 'HFO', 'HC', 'natural'] as const;
+export type Kind = (typeof REFRIGERANT_KINDS)[number];
 
 export interface Component {
   component: string;

@@ -6,11 +6,11 @@
 import type { Day } from '../quantity/day';
 import type { LeakWork } from '../logbook/history';
 
-export type LeakState = 'found' | 'repaired' | 'tested' | 'verified';
+export type LeakStateInLaw = 'found' | 'repaired' | 'tested' | 'verified';
 
 export interface Leak {
   id: string;
-  state: LeakState;
+  state: LeakStateInLaw;
   openedOn: Day;
   repairedOn: Day | null;
   evacuated: boolean;

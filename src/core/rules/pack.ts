@@ -4,11 +4,11 @@
  */
 import { z } from 'zod';
 import { CATEGORIES, DETECTIONS, calendarDate, category, packId } from '../logbook/fields';
-import { KINDS } from '../refrigerant/refrigerant';
+import { REFRIGERANT_KINDS } from '../refrigerant/refrigerant';
 import { figureSchema, sourceSchema } from './figure';
 
 const figure = figureSchema;
-const kinds = z.array(z.enum(KINDS)).min(1);
+const kinds = z.array(z.enum(REFRIGERANT_KINDS)).min(1);
 
 /** One way of being covered; a pack covers where any of its clauses holds entirely. */
 const clauseSchema = z.strictObject({
@@ -82,7 +82,7 @@ export const packSchema = z.strictObject({
       /** the first measure whose kind the refrigerant contains; null: any refrigerant */
       measures: z.array(
         z.strictObject({
-          contains: z.enum(KINDS).nullable(),
+          contains: z.enum(REFRIGERANT_KINDS).nullable(),
           by: z.enum(['fullCharge', 'co2e']),
           bands: z.array(bandSchema).min(1),
         }),

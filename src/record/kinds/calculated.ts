@@ -4,7 +4,7 @@ import { type Field } from '../field';
 
 const inputs = z.record(z.string(), z.object({ typed: z.string() }));
 
-export const calculated: Readonly<Record<string, Field>> = {
+export const calculatedFields: Readonly<Record<string, Field>> = {
   summary: { ask: null, say: (summary) => typeof summary === 'string' && summary.trim() !== '' && summary },
   inputs: {
     ask: null,

@@ -4,7 +4,7 @@ import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 import { CATEGORY_WORDS, DETECTION_WORDS } from '../../words/codes';
 import { type Field, long, oneOf } from '../field';
 import { kindRecord } from '../record';
-import { calculated } from './calculated';
+import { calculatedFields } from './calculated';
 
 export const normalOperation = kindRecord('normalOperation', {
   name: 'Normal operation reached',
@@ -106,7 +106,7 @@ export const detectionAlarm = kindRecord('detectionAlarm', {
   name: 'Detection alarm',
   step: 'arrive',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });
 
 export const voided = kindRecord('void', {

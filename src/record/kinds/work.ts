@@ -3,7 +3,7 @@ import { dateWords } from '../../words/dates';
 import { conditionFields } from '../conditions';
 import { bare, long, named, text } from '../field';
 import { kindRecord } from '../record';
-import { calculated } from './calculated';
+import { calculatedFields } from './calculated';
 
 export const partFitted = kindRecord('partFitted', {
   name: 'Part fitted',
@@ -67,7 +67,7 @@ export const readings = kindRecord('readings', {
   name: 'Readings',
   step: 'read',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });
 
 export const pressureHold = kindRecord('pressureHold', {
@@ -75,7 +75,7 @@ export const pressureHold = kindRecord('pressureHold', {
   step: 'hold',
   paper: 'tested',
   correction: 'void',
-  fields: { ...calculated, conditions: { within: conditionFields(false) } },
+  fields: { ...calculatedFields, conditions: { within: conditionFields(false) } },
 });
 
 export const evacuation = kindRecord('evacuation', {
@@ -83,7 +83,7 @@ export const evacuation = kindRecord('evacuation', {
   step: 'evacuate',
   paper: 'tested',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });
 
 export const chargeRun = kindRecord('chargeRun', {
@@ -91,14 +91,14 @@ export const chargeRun = kindRecord('chargeRun', {
   step: 'charge',
   paper: 'gas',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });
 
 export const search = kindRecord('search', {
   name: 'Search',
   step: 'search',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });
 
 export const photo = kindRecord('photo', {
@@ -106,5 +106,5 @@ export const photo = kindRecord('photo', {
   step: 'read',
   paper: 'photos',
   correction: 'void',
-  fields: calculated,
+  fields: calculatedFields,
 });

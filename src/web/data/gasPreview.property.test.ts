@@ -8,7 +8,7 @@ import { standingDocument } from '../../core/rules/standingDocument';
 import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
 import { gas, recovered, sceneOf, storyOf, topOff } from '../../core/testkit/facts';
 import { standingWith } from './standing';
-import { previewOf } from './gasPreview';
+import { beforehand, previewOf } from './gasPreview';
 import { placedInDay } from '../../record/placeInDay';
 
 const TODAY = '2026-11-23';
@@ -57,10 +57,8 @@ test('over random days of several entries', () => {
       // Previewed while it is typed, saved an hour later: both stand behind all that was written before.
       const preview = previewOf(
         placedInDay(typed, { ...place, at: hour(15) }),
-        machine,
+        beforehand(machine, SHIPPED_PACKS, today, typed.on, null),
         [],
-        SHIPPED_PACKS,
-        today,
       );
       const saved = machineWith([...machine.entries, placedInDay(typed, { ...place, at: hour(16) })]);
       expect(standingDocument(preview.today)).toEqual(
@@ -82,7 +80,8 @@ test('gas recovered and put back on one day counts nothing, before and after sav
   const machine = machineWith([...storyOf([gas('2026-01-01')]), out as unknown as Entry]);
   const back = entryOf({ added: true, pounds: 1, on: TODAY, at: null }, 'back');
   const placed = placedInDay(back, { visitId: null, today: TODAY, at: hour(11) });
-  const { rate, today: after } = previewOf(placed, machine, [], SHIPPED_PACKS, today);
+  const without = beforehand(machine, SHIPPED_PACKS, today, TODAY, null);
+  const { rate, today: after } = previewOf(placed, without, []);
   expect(rate).toBeNull();
   expect(after.cases).toEqual([]);
 });

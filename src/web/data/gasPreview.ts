@@ -10,6 +10,33 @@ import { machineFacts } from '../../core/rules/machineFacts';
 import type { Standing } from '../../core/rules/standing';
 import { type Machine, standingWith } from './standing';
 
+/** The machine without the entry that is typed, folded once: it stays the same while an amount is typed. */
+export interface Beforehand {
+  machine: Machine;
+  packs: Packs;
+  today: Day;
+  /** the day of the entry, or today where that has not come */
+  asOf: Day;
+  /** id of what the entry corrects */
+  target: string | null;
+  before: Standing;
+  present: Standing;
+}
+
+export function beforehand(
+  machine: Machine,
+  packs: Packs,
+  today: Day,
+  on: string,
+  target: string | null,
+): Beforehand {
+  const day = on === '' ? today : dayOf(on);
+  const asOf = (day < today ? day : today) as Day;
+  const present = standingWith(machine, packs, today, [], target);
+  const before = asOf === today ? present : standingWith(machine, packs, asOf, [], target);
+  return { machine, packs, today, asOf, target, before, present };
+}
+
 export interface GasPreview {
   sense: Sense;
   /** as of the entry's day, without it */
@@ -22,30 +49,24 @@ export interface GasPreview {
   rate: AdditionRate | null;
 }
 
+/** One fold for what is written today; paper of an earlier day takes another, for what follows from it by now. */
 export function previewOf(
   entry: Entry,
-  machine: Machine,
+  { machine, packs, today, asOf, target, before, present }: Beforehand,
   cylinders: readonly Cylinder[],
-  packs: Packs,
-  today: Day,
 ): GasPreview {
-  const day = dayOf(entry.on);
-  const asOf = (day < today ? day : today) as Day;
-  const target = entry.supersedes ?? null;
   const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
-  const cylinder = cylinders.find((each) => each.id === cylinderId) ?? null;
-  const targetIsDead = target !== null && deadIds(machine.entries).has(target);
   const after = standingWith(machine, packs, asOf, [entry]);
   return {
     sense: senseOf(entry, {
       today,
-      cylinder,
-      targetIsDead,
-      machine: machineFacts(entry, standingWith(machine, packs, today, [], target)),
+      cylinder: cylinders.find((each) => each.id === cylinderId) ?? null,
+      targetIsDead: target !== null && deadIds(machine.entries).has(target),
+      machine: machineFacts(entry, present),
     }),
-    before: standingWith(machine, packs, asOf, [], target),
+    before,
     after,
-    today: standingWith(machine, packs, today, [entry]),
-    rate: after.additions.find((each) => each.gasDay.day === day) ?? null,
+    today: asOf === today ? after : standingWith(machine, packs, today, [entry]),
+    rate: after.additions.find((each) => each.gasDay.day === dayOf(entry.on)) ?? null,
   };
 }

@@ -8,7 +8,7 @@ import type { Standing } from '../../core/rules/standing';
 import { leakLabels } from '../../core/logbook/leakLabels';
 import { useBottlesById, useMachine, useToday } from './queries';
 import { type Machine, standingWith, usePacks } from './standing';
-import { mapOf, partNamesOf } from '../../record/circuitOf';
+import { mapOfMachine, partNamesOf } from '../../record/circuitOf';
 import { type Names, bottlesIn } from '../../words/names';
 
 export interface MachineView {
@@ -40,7 +40,7 @@ export function useMachineView(id: string): {
     const system = massSystemOf(machine.site, charged);
     const bare = { machine, today, packs, system, bareUnit: bareUnit(system, charged), standing };
     const names: Names = {
-      parts: partNamesOf(mapOf(bare)),
+      parts: partNamesOf(mapOfMachine(bare)),
       leaks: leakLabels(machine.entries),
       bottles: new Map((cylinders ?? []).map((each) => [each.id, each.serial])),
     };

@@ -4,9 +4,14 @@ import { fitting, forgetKept, keptKeys, readKept, writeKept } from './kept';
 
 const PREFIX = 'abacus.visit ';
 
-export function useKeptDraft<Draft extends object>(key: string, fresh: () => Draft) {
+/** `store`: the device's, which outlives the browser, or that of this window alone. */
+export function useKeptDraft<Draft extends object>(
+  key: string,
+  fresh: () => Draft,
+  store: Storage = localStorage,
+) {
   const kept = `${PREFIX}${key}`;
-  const read = () => fitting(fresh(), readKept<unknown>(kept));
+  const read = () => fitting(fresh(), readKept<unknown>(kept, store));
   const [draft, setDraft] = useState<Draft>(read);
   useEffect(() => {
     const onStorage = (event: StorageEvent) => {
@@ -18,11 +23,11 @@ export function useKeptDraft<Draft extends object>(key: string, fresh: () => Dra
   return {
     draft,
     set: (next: Draft) => {
-      writeKept(kept, next);
+      writeKept(kept, next, store);
       setDraft(next);
     },
     forget: () => {
-      forgetKept(kept);
+      forgetKept(kept, store);
       setDraft(fresh());
     },
   };
@@ -30,6 +35,6 @@ export function useKeptDraft<Draft extends object>(key: string, fresh: () => Dra
 
 /** What was typed in a visit that is over need not be kept: drafts, and those of its calculators. */
 export function forgetVisit(visitId: string): void {
-  for (const prefix of [PREFIX, 'abacus.bench ', 'abacus.draft ', 'abacus.bench.'])
+  for (const prefix of [PREFIX, 'abacus.bench.'])
     for (const key of keptKeys(`${prefix}${visitId} `)) forgetKept(key);
 }

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../data/writer';
-import { useWriting } from '../data/useWriting';
+import { useWrite } from '../data/useWrite';
 import { voidOf } from '../../record/voiding';
 import { WriterField } from './WriterField';
 import { TextField } from '../parts/Field';
@@ -22,22 +22,20 @@ export function VoidSheet({
   onClose: () => void;
 }) {
   const { person } = useWriter();
-  const { write, writing } = useWriting();
-  const [error, setError] = useState<Error | null>(null);
+  const { error, writing, save: write } = useWrite();
   const [reason, setReason] = useState('');
   const [tried, setTried] = useState(false);
   const visit = visitWords(entry, view.machine.entries);
   const save = () => {
     setTried(true);
     if (!person || reason.trim() === '') return;
-    void write(
-      `void ${entry.id}`,
-      [voidOf(entry, person.id, reason.trim())],
-      `Voided: ${entryTitle(entry).toLowerCase()} of ${dateWords(entry.on)}.`,
-      view.machine.entries,
-    ).then((problem) => {
-      setError(problem);
-      if (!problem) onClose();
+    void write({
+      name: `void ${entry.id}`,
+      entries: [voidOf(entry, person.id, reason.trim())],
+      words: `Voided: ${entryTitle(entry).toLowerCase()} of ${dateWords(entry.on)}.`,
+      known: view.machine.entries,
+    }).then((saved) => {
+      if (saved) onClose();
     });
   };
   return (

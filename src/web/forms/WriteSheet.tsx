@@ -26,7 +26,7 @@ import { placedInDay } from '../../record/placeInDay';
 import { visitOf } from '../data/visitAddress';
 import { useKeptDraft } from '../data/useKeptDraft';
 import { keptDay } from '../data/visitDay';
-import { useWriting } from '../data/useWriting';
+import { useWrite } from '../data/useWrite';
 import { type WriteRequest, useWriteSheet } from '../data/writeSheet';
 
 export default function WriteSheet() {
@@ -64,7 +64,7 @@ function WriteForm({
   const visitId = visitOf(useLocation().pathname);
   const { person } = useWriter();
   const packs = usePacks();
-  const { write, writing } = useWriting();
+  const { error, writing, save: write } = useWrite();
   const standing = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   const labels = useMemo(() => leakLabels(machine.entries), [machine.entries]);
   const name = `sheet ${machine.appliance.id} ${request.kind} ${request.corrects ?? JSON.stringify(request.given)}`;
@@ -79,7 +79,6 @@ function WriteForm({
   const { on, note, correctionReason } = draft;
   const values = fitting(first, draft.values);
   const [tried, setTried] = useState(false);
-  const [error, setError] = useState<Error | null>(null);
   const charged = chargedUnit(standing.history);
   const place = placeOf(bareUnit(massSystemOf(machine.site, charged), charged), machine.site, labels);
   const frame = {
@@ -101,14 +100,13 @@ function WriteForm({
     set(draft);
     const at = new Date().toISOString();
     const placed = placedInDay(entry, { visitId, today: dayText(today), at });
-    void write(
-      visitId === null ? name : `${visitId} ${name}`,
-      [placed],
-      `${spec.title}: saved to the logbook of ${machine.appliance.name}.`,
-      machine.entries,
-    ).then((problem) => {
-      setError(problem);
-      if (problem) return;
+    void write({
+      name: visitId === null ? name : `${visitId} ${name}`,
+      entries: [placed],
+      words: `${spec.title}: saved to the logbook of ${machine.appliance.name}.`,
+      known: machine.entries,
+    }).then((saved) => {
+      if (!saved) return;
       forget();
       onClose();
     });

@@ -3,7 +3,7 @@ import { labelOf } from '../../core/logbook/leakLabels';
 import { isOpen } from '../../core/rules/leaks';
 import { Section } from '../parts/Page';
 import { dayWords } from '../../words/dates';
-import { RULE_STATE_WORDS } from '../../words/leaks';
+import { LEAK_STATE_IN_LAW_WORDS } from '../../words/leaks';
 import type { MachineView } from '../data/machineView';
 
 const SHOWN = 8;
@@ -22,7 +22,7 @@ export function LeakList({ view: { standing, names } }: { view: MachineView }) {
         {leaks.slice(0, SHOWN).map((leak) => (
           <li key={leak.id} className="rule-b py-1.5">
             <span className="font-semibold">
-              {labelOf(names.leaks, leak.id)} · {RULE_STATE_WORDS[leak.state]}
+              {labelOf(names.leaks, leak.id)} · {LEAK_STATE_IN_LAW_WORDS[leak.state]}
             </span>
             {leak.verifiedOn !== null && ` ${dayWords(leak.verifiedOn)}`}
             <span className="block text-soft">

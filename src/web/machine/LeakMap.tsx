@@ -4,13 +4,13 @@ import { Section } from '../parts/Page';
 import { LAYOUT_WORDS, PART_WORDS, partWords } from '../../words/circuit';
 import { dayWords } from '../../words/dates';
 import { CircuitDrawing } from '../drawing/CircuitDrawing';
-import { layoutOf, mapOf } from '../../record/circuitOf';
+import { layoutOf, mapOfMachine } from '../../record/circuitOf';
 import type { MachineView } from '../data/machineView';
 
 export function LeakMap({ view }: { view: MachineView }) {
   const past = pastLeaks(view.standing.history.entries);
   const layout = layoutOf(view);
-  const map = mapOf(view, layout);
+  const map = mapOfMachine(view, layout);
   const placed = past.filter((leak) => map.parts.some((part) => part.id === leak.part));
   const loose = past.filter((leak) => !placed.includes(leak));
   return (

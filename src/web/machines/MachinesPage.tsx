@@ -14,7 +14,7 @@ import { KIND_WORDS, STATE_WORDS } from '../../words/codes';
 import { AddMachine } from '../forms/AddMachine';
 import { AddSite } from '../forms/AddSite';
 import { MachineTable } from './MachineTable';
-import { type Filters, NO_FILTERS, addressOf, askedBy, filtersOf, isNarrowed } from './machineFilters';
+import { type Filters, NO_FILTERS, filteredAddress, askedBy, filtersOf, isNarrowed } from './machineFilters';
 
 export default function MachinesPage() {
   const sites = useSites().data?.rows ?? [];
@@ -25,7 +25,7 @@ export default function MachinesPage() {
   const set = (change: Partial<Filters>) => {
     const next = { ...filters, ...change };
     setFilters(next);
-    setParams(addressOf(next), { replace: true });
+    setParams(filteredAddress(next), { replace: true });
   };
   const search = useRef<HTMLInputElement>(null);
   useEffect(() => {

@@ -1,7 +1,7 @@
 /** Filters stand in the address, so that a list can be sent to somebody and come back to. */
 import { describe, expect, test } from 'vitest';
 import { ENDPOINTS } from '../../contract/endpoints';
-import { NO_FILTERS, addressOf, askedBy, filtersOf, isNarrowed } from './machineFilters';
+import { NO_FILTERS, filteredAddress, askedBy, filtersOf, isNarrowed } from './machineFilters';
 
 describe('the filters of the machines list', () => {
   test.each([
@@ -9,10 +9,10 @@ describe('the filters of the machines list', () => {
     { ...NO_FILTERS, text: 'rack & "b"', kind: 'rack' },
     { ...NO_FILTERS, site: 's 1', state: 'retired', sort: 'room' as const, descending: true },
   ])('come back from the address as they were: %o', (filters) => {
-    expect(filtersOf(new URLSearchParams(addressOf(filters)))).toEqual(filters);
+    expect(filtersOf(new URLSearchParams(filteredAddress(filters)))).toEqual(filters);
   });
   test('of a plain list leave the address plain', () => {
-    expect(addressOf(NO_FILTERS)).toEqual([]);
+    expect(filteredAddress(NO_FILTERS)).toEqual([]);
   });
   test('that an address made up are passed over, and what is asked is always a question of the contract', () => {
     const odd = filtersOf(new URLSearchParams('sort=colour&kind=spaceship&state=merry&q=%20%20'));

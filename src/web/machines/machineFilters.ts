@@ -35,7 +35,7 @@ export const filtersOf = (address: URLSearchParams): Filters => ({
 });
 
 /** Only what differs from the plain list. */
-export const addressOf = ({ text, site, kind, state, sort, descending }: Filters): [string, string][] =>
+export const filteredAddress = ({ text, site, kind, state, sort, descending }: Filters): [string, string][] =>
   Object.entries({
     q: text,
     site,

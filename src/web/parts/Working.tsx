@@ -1,7 +1,7 @@
 /** A number that carries a duty opens its working. */
-import type { Working } from '../../words/working';
+import type { WorkingSaid } from '../../words/working';
 
-export function WorkingDisclosure({ label, working }: { label: string; working: Working }) {
+export function WorkingDisclosure({ label, working }: { label: string; working: WorkingSaid }) {
   return (
     <details className="group">
       <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2 font-semibold text-green">

@@ -10,7 +10,7 @@ import { TextArea, TextField } from '../parts/Field';
 import { SaveBar } from '../forms/SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { PACK_WORDS } from '../../words/codes';
-import { figureLabel, figureText } from '../../words/figures';
+import { figureLabel, figureWords } from '../../words/figures';
 
 interface AmendForm {
   value: string;
@@ -59,9 +59,9 @@ export function AmendSheet({
       footer={<SaveBar words="Save your figure" saving={amend} onSave={() => void save()} />}
     >
       <p className="mb-4">
-        Now {present ? figureText(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}). Your
-        value holds from its day on; what was computed for earlier days keeps the old one. A looser figure
-        than the law’s protects nobody: the authority’s text decides.
+        Now {present ? figureWords(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}).
+        Your value holds from its day on; what was computed for earlier days keeps the old one. A looser
+        figure than the law’s protects nobody: the authority’s text decides.
       </p>
       <form onSubmit={(event) => void save(event)}>
         <TextField

@@ -4,7 +4,7 @@ import { figuresOf, type PlacedFigure } from '../../core/rules/amend';
 import type { Pack } from '../../core/rules/pack';
 import { Button } from '../parts/Button';
 import { dateWords } from '../../words/dates';
-import { figureLabel, figureText } from '../../words/figures';
+import { figureLabel, figureWords } from '../../words/figures';
 import { AmendSheet } from './AmendSheet';
 
 export function PackDetail({ pack }: { pack: Pack }) {
@@ -32,7 +32,7 @@ export function PackDetail({ pack }: { pack: Pack }) {
             <div className="text-right">
               {placed.figure.periods.map((period) => (
                 <p key={String(period.from)} className={period.changed ? '' : 'font-semibold'}>
-                  {figureText(period.value, placed.figure.unit)}
+                  {figureWords(period.value, placed.figure.unit)}
                   {period.from !== null && ` from ${dateWords(period.from)}`}
                   {period.changed && (
                     <span className="block text-[0.9rem] text-ochre">

@@ -5,9 +5,9 @@ import type { Pack } from '../../core/rules/pack';
 import type { Packs } from '../../core/rules/packs/shipped';
 import { CATEGORY_WORDS, PACK_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
-import { figureText } from '../../words/figures';
+import { figureWords } from '../../words/figures';
 
-const latest = (figure: Figure): string => figureText(figure.periods.at(-1)?.value ?? NaN, figure.unit);
+const latest = (figure: Figure): string => figureWords(figure.periods.at(-1)?.value ?? NaN, figure.unit);
 
 interface Row {
   label: string;

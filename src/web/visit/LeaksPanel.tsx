@@ -93,7 +93,7 @@ function toldBy(entries: readonly { entry: Entry }[], leakId: string): Entry[] {
 }
 
 function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
-  const { view, draft } = useVisit();
+  const { view, newEntry } = useVisit();
   const told = toldBy(view.standing.history.entries, leak.id);
   const spec: Form = {
     ...noteForm('withdrawal'),
@@ -109,7 +109,7 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     const spot =
       leak.part === null
         ? null
-        : draft('search', {
+        : newEntry('search', {
             tool: 'spot',
             part: leak.part,
             words: leak.place,
@@ -121,9 +121,9 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     return [
       killing(first, entry),
       ...(spot ? [spot] : []),
-      ...rest.flatMap((target) => draft('void', { supersedes: target.id, correctionReason: why }) ?? []),
+      ...rest.flatMap((target) => newEntry('void', { supersedes: target.id, correctionReason: why }) ?? []),
       ...repairs.flatMap((target) => {
-        const kept = draft('partFitted', {
+        const kept = newEntry('partFitted', {
           tool: 'preventive',
           on: target.on,
           at: target.at ?? undefined,

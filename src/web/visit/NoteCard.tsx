@@ -10,7 +10,7 @@ import { initialValues, madeOf } from '../../record/formValues';
 import { WriterField } from '../forms/WriterField';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
-import { useDeed } from './useDeed';
+import { useVisitWrite } from './useVisitWrite';
 import { useKeptDraft } from '../data/useKeptDraft';
 import { useVisit } from './visitContext';
 
@@ -29,8 +29,8 @@ interface Props {
 }
 
 export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, onSaved, main }: Props) {
-  const { visitId, view, place, day, draft: entryOf } = useVisit();
-  const deed = useDeed(name);
+  const { visitId, view, place, day, newEntry } = useVisit();
+  const deed = useVisitWrite(name);
   const { person } = useWriter();
   const { machine, standing } = view;
   const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
@@ -54,7 +54,7 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
   const submit = async () => {
     setTried(true);
     if (!entry) return;
-    const base = entryOf(spec.kind, {});
+    const base = newEntry(spec.kind, {});
     if (!base) return;
     // What was made with the form, such as the id of a leak, is the same after a reload.
     set(draft);

@@ -12,7 +12,7 @@ import { Button } from '../parts/Button';
 import { Choices } from '../parts/Choices';
 import { TextField } from '../parts/Field';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
-import { useDeed } from './useDeed';
+import { useVisitWrite } from './useVisitWrite';
 import { useVisit } from './visitContext';
 
 export function SchoolPicks() {
@@ -21,8 +21,8 @@ export function SchoolPicks() {
 }
 
 function SchoolPick({ question }: { question: SchoolQuestion }) {
-  const { record, step, draft } = useVisit();
-  const deed = useDeed(`way ${question}`);
+  const { record, step, newEntry } = useVisit();
+  const deed = useVisitWrite(`way ${question}`);
   const used = schoolUsed(record.entries, question);
   const schools: readonly School[] = SCHOOL_QUESTIONS[question].schools;
   const [picked, setPicked] = useState<string | null>(null);
@@ -34,7 +34,7 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
   const keep = async () => {
     setTried(true);
     if (needsWhy && why.trim() === '') return;
-    const entry = draft('readings', {
+    const entry = newEntry('readings', {
       tool: 'school',
       step,
       question,

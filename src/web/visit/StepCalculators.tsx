@@ -4,7 +4,7 @@ import { type CalculatorHome, CalculatorHomeContext } from '../calculators/calcu
 import { CalculatorPage } from '../calculators/CalculatorPage';
 import { BenchSettingProvider } from '../calculators/setting';
 import { Fold } from '../parts/Fold';
-import { useDeed } from './useDeed';
+import { useVisitWrite } from './useVisitWrite';
 import { useKnown } from './useKnown';
 import { useVisit } from './visitContext';
 
@@ -29,8 +29,8 @@ interface Props {
 }
 
 export function StepCalculator({ name, beside }: Props) {
-  const { visitId, view, units, draft } = useVisit();
-  const deed = useDeed(`calculator ${name}`);
+  const { visitId, view, units, newEntry } = useVisit();
+  const deed = useVisitWrite(`calculator ${name}`);
   const { machine, standing } = view;
   const starts = useKnown();
   const home: CalculatorHome = {
@@ -38,7 +38,7 @@ export function StepCalculator({ name, beside }: Props) {
     keepWords: 'Keep it in this visit',
     beside,
     starts,
-    keep: (kind, fields, words) => deed.save([draft(kind, fields)], words),
+    keep: (kind, fields, words) => deed.save([newEntry(kind, fields)], words),
     problem: deed.error,
   };
   return (

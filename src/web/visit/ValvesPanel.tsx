@@ -8,15 +8,15 @@ import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { partWords } from '../../words/circuit';
 import { dayWords } from '../../words/dates';
-import { useDeed } from './useDeed';
+import { useVisitWrite } from './useVisitWrite';
 import { useKeptDraft } from '../data/useKeptDraft';
 import { useVisit } from './visitContext';
 
 const NO_VALVE = { name: '', ofCompressor: false };
 
 export function ValvesPanel() {
-  const { view, visitId, map, draft } = useVisit();
-  const deed = useDeed('valve');
+  const { view, visitId, map, newEntry } = useVisit();
+  const deed = useVisitWrite('valve');
   const shut = shutValves(view.standing.history.entries);
   const {
     draft: typed,
@@ -27,7 +27,7 @@ export function ValvesPanel() {
   const [tried, setTried] = useState(false);
   const known = map.parts.filter((part) => partType(part.type).valve);
   const state = async (valve: string, next: 'shut' | 'open', compressor: boolean) => {
-    const entry = draft('readings', { tool: 'valve', valve, state: next, ofCompressor: compressor });
+    const entry = newEntry('readings', { tool: 'valve', valve, state: next, ofCompressor: compressor });
     return deed.save([entry], `${valve}: ${next === 'open' ? 'open again' : 'shut'}.`);
   };
   const add = async () => {
@@ -87,13 +87,13 @@ export function ValvesPanel() {
 }
 
 function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; onOpen: () => void }) {
-  const { draft } = useVisit();
-  const deed = useDeed(`leave shut ${valve.valve}`);
+  const { newEntry } = useVisit();
+  const deed = useVisitWrite(`leave shut ${valve.valve}`);
   const [leaving, setLeaving] = useState(false);
   const [why, setWhy] = useState('');
   const leave = async () => {
     if (why.trim() === '') return;
-    const entry = draft('readings', {
+    const entry = newEntry('readings', {
       tool: 'valve',
       valve: valve.valve,
       state: 'leftShut',

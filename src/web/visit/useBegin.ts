@@ -1,5 +1,4 @@
 /** Begins a visit, or takes another machine into one: the first entry is written at once, so that any device finds it. */
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
@@ -7,13 +6,12 @@ import { type Day, dayText } from '../../core/quantity/day';
 import { useWriter } from '../data/writer';
 import { forgetKept, readKept, writeKept } from '../data/kept';
 import { rememberMachine } from '../data/recentMachines';
-import { useWriting } from '../data/useWriting';
+import { useWrite } from '../data/useWrite';
 import { visitAddress } from '../data/visitAddress';
 
 export function useBegin() {
   const { person } = useWriter();
-  const { write, writing } = useWriting();
-  const [error, setError] = useState<Error | null>(null);
+  const { error, writing, save } = useWrite();
   const navigate = useNavigate();
   return {
     person,
@@ -35,9 +33,9 @@ export function useBegin() {
         visitId,
         applianceId: machineId,
       } as Entry;
-      void write(`${visitId} ${machineId} begin`, [entry], 'Visit begun.', []).then((problem) => {
-        setError(problem);
-        if (problem) return;
+      const name = `${visitId} ${machineId} begin`;
+      void save({ name, entries: [entry], words: 'Visit begun.', known: [] }).then((saved) => {
+        if (!saved) return;
         forgetKept(key);
         rememberMachine(machineId);
         void navigate(visitAddress(visitId, machineId, 'before'));

@@ -1,5 +1,5 @@
 /** What every step of a visit stands on: the machine, what this visit and all before it recorded, and how to write. */
-import { type ReactNode, createContext, useCallback, useContext, useMemo, useState } from 'react';
+import { type ReactNode, createContext, useContext, useMemo, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
@@ -10,10 +10,9 @@ import type { Step } from '../../core/visit/steps';
 import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../data/writer';
 import { useInstruments } from '../data/queries';
-import { useWriting } from '../data/useWriting';
 import { type FormPlace, placeOf } from '../../record/place';
 import type { MachineView } from '../data/machineView';
-import { layoutOf, mapOf } from '../../record/circuitOf';
+import { layoutOf, mapOfMachine } from '../../record/circuitOf';
 import { keepDay, keptDay } from '../data/visitDay';
 import type { UnitSystem } from '../../words/measures';
 
@@ -32,11 +31,8 @@ export interface Visit {
   /** the day that entries are written for: today, unless paper is typed in */
   day: Day;
   setDay: (day: Day) => void;
-  /** an entry of this visit, to be written with `write` */
-  draft: (kind: EntryKind, fields: Record<string, unknown>) => Entry | null;
-  /** writes a deed of this name, and offers to undo; resolves to what went wrong (see `useDeed`) */
-  write: (name: string, entries: readonly Entry[], words: string) => Promise<Error | null>;
-  writing: boolean;
+  /** an entry of this visit, for `useVisitWrite`; null while nobody said who writes */
+  newEntry: (kind: EntryKind, fields: Record<string, unknown>) => Entry | null;
 }
 
 const Context = createContext<Visit | null>(null);
@@ -59,7 +55,6 @@ export function VisitProvider({
   children: ReactNode;
 }) {
   const { person } = useWriter();
-  const writing = useWriting();
   const instruments = useInstruments().data;
   const { machine, standing, today } = view;
   const [day, setDayState] = useState(() => keptDay(visitId, today));
@@ -70,7 +65,7 @@ export function VisitProvider({
   const facts = useMemo(() => {
     const { entries } = standing.history;
     const layout = layoutOf(view);
-    const map = mapOf(view, layout);
+    const map = mapOfMachine(view, layout);
     return {
       record: visitRecord(entries, visitId),
       leaks: leakStories(entries, standing.leaks, view.names.leaks),
@@ -83,7 +78,7 @@ export function VisitProvider({
     setDayState(next);
   };
   const by = person?.id ?? null;
-  const draft = (kind: EntryKind, fields: Record<string, unknown>): Entry | null =>
+  const newEntry = (kind: EntryKind, fields: Record<string, unknown>): Entry | null =>
     by === null
       ? null
       : ({
@@ -96,12 +91,6 @@ export function VisitProvider({
           applianceId: machine.appliance.id,
           ...fields,
         } as Entry);
-  const known = machine.entries;
-  const write = useCallback(
-    (name: string, entries: readonly Entry[], words: string) =>
-      writing.write(`${visitId} ${machine.appliance.id} ${name}`, entries, words, known),
-    [writing, visitId, machine.appliance.id, known],
-  );
   const visit: Visit = {
     visitId,
     step,
@@ -112,9 +101,7 @@ export function VisitProvider({
     place: { ...place, instruments: instruments ?? [] },
     day,
     setDay,
-    draft,
-    write,
-    writing: writing.writing,
+    newEntry,
   };
   return <Context value={visit}>{children}</Context>;
 }

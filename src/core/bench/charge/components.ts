@@ -4,7 +4,7 @@ import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive, outOfRange } from '../calculated';
 import { tubeVolume } from './hoses';
 
-export interface Part {
+export interface Component {
   name: string;
   volume: number;
   /** share of the volume that holds liquid, lowest and highest that are likely */
@@ -51,7 +51,10 @@ export interface ComponentCharge {
 }
 
 /** low and high = Σ volume × (share × liquid density + (1 − share) × vapour density). */
-export function chargeByComponents(table: SaturationTable, parts: readonly Part[]): Outcome<ComponentCharge> {
+export function chargeByComponents(
+  table: SaturationTable,
+  parts: readonly Component[],
+): Outcome<ComponentCharge> {
   if (parts.length === 0) return refused({ reason: 'tooFewReadings', have: 0, need: 1 });
   const each: { name: string; low: number; high: number }[] = [];
   for (const part of parts) {

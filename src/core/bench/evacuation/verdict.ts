@@ -4,7 +4,7 @@ import type { Rise } from './rise';
 
 const MICRON = 0.1333223684;
 
-export interface School {
+export interface VacuumGoal {
   /** Pa: the pump must have brought it to here */
   startAtMost: number;
   /** min of watching */
@@ -14,16 +14,20 @@ export interface School {
 }
 
 /** Our default: 500 microns, ten minutes, at or below 1,000 and levelling. */
-export const FIVE_HUNDRED_AND_HOLD: School = {
+export const FIVE_HUNDRED_AND_HOLD: VacuumGoal = {
   startAtMost: 500 * MICRON,
   minutes: 10,
   endAtMost: 1000 * MICRON,
 };
 /** The shape decides: up to 1,500 is accepted where it stays flat. */
-export const SHAPE_DECIDES: School = { startAtMost: 1500 * MICRON, minutes: 10, endAtMost: 1500 * MICRON };
+export const SHAPE_DECIDES: VacuumGoal = {
+  startAtMost: 1500 * MICRON,
+  minutes: 10,
+  endAtMost: 1500 * MICRON,
+};
 
-export const SCHOOLS = { fiveHundred: FIVE_HUNDRED_AND_HOLD, shape: SHAPE_DECIDES } as const;
-export type SchoolName = keyof typeof SCHOOLS;
+export const VACUUM_GOALS = { fiveHundred: FIVE_HUNDRED_AND_HOLD, shape: SHAPE_DECIDES } as const;
+export type VacuumGoalName = keyof typeof VACUUM_GOALS;
 
 export type EvacuationReason = 'startTooHigh' | 'tooShort' | 'endTooHigh' | 'leak' | 'leakNotExcluded';
 
@@ -38,7 +42,7 @@ const LEAKING: readonly Rise[] = ['climbing', 'both'];
  * Pass: all of the school's limits met and no leak. A leak that is sure fails at once; limits missed fail; what is too
  * short, or might still hide a leak, wants more watching.
  */
-export function evacuationVerdict(judged: RiseJudged, school: School): EvacuationVerdict {
+export function evacuationVerdict(judged: RiseJudged, school: VacuumGoal): EvacuationVerdict {
   const first = judged.kept[0];
   const last = judged.kept[judged.kept.length - 1];
   if (!first || !last) throw new Error('A judged rise has readings.');

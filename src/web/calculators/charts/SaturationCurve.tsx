@@ -5,7 +5,7 @@ import {
   saturationPressure,
   temperatureRange,
 } from '../../../core/refrigerant/saturation';
-import { bare, readIn } from '../../../words/measures';
+import { bareFigure, readIn } from '../../../words/measures';
 import { useBench } from '../setting';
 import { LazyCurves } from './LazyCurves';
 import type { Point } from './Curves';
@@ -31,8 +31,8 @@ export function SaturationCurve({ table, states }: { table: SaturationTable; sta
   const from = Math.max(range.from, Math.min(...temperatures) - AROUND_K);
   const to = Math.min(range.to, Math.max(...temperatures) + AROUND_K);
   const place = (temperature: number, pressure: number): Point => ({
-    x: bare('temperature', temperature, temperatureUnit),
-    y: bare('pressure', pressure, pressureUnit, atmosphere),
+    x: bareFigure('temperature', temperature, temperatureUnit),
+    y: bareFigure('pressure', pressure, pressureUnit, atmosphere),
   });
   const line = (which: 'bubble' | 'dew'): Point[] =>
     Array.from({ length: STEPS + 1 }, (_, i) => from + ((to - from) * i) / STEPS).flatMap((temperature) => {

@@ -13,7 +13,7 @@ import {
 import { readIn } from '../../../words/measures';
 import { useBench } from '../setting';
 import {
-  type Frame,
+  type ChartFrame,
   PRESSURE_FIGURES,
   type Scale,
   TEMPERATURE_FIGURES,
@@ -23,11 +23,11 @@ import {
   scaleOf,
 } from './gripGeometry';
 
-export type Side = 'liquid' | 'vapour';
+export type CurveSide = 'liquid' | 'vapour';
 export type Moved =
-  { axis: 'temperature'; kelvin: number } | { axis: 'pressure'; side: Side; pascal: number };
+  { axis: 'temperature'; kelvin: number } | { axis: 'pressure'; side: CurveSide; pascal: number };
 
-const LINE: Record<Side, 'bubble' | 'dew'> = { liquid: 'bubble', vapour: 'dew' };
+const LINE: Record<CurveSide, 'bubble' | 'dew'> = { liquid: 'bubble', vapour: 'dew' };
 const GRIP_PX = 12;
 /** along which axis a drag goes is decided once it is this far from where it began */
 const DECIDED_PX = 6;
@@ -53,7 +53,7 @@ export function SaturationGrip({
     return () => observer.disconnect();
   }, []);
   const height = Math.round(Math.min(440, Math.max(300, width * 0.62)));
-  const frame: Frame = { width, height, left: 46, right: 14, top: 14, bottom: 30 };
+  const frame: ChartFrame = { width, height, left: 46, right: 14, top: 14, bottom: 30 };
   const scale = scaleOf(table, frame, temperature);
   const glide = hasGlide(table);
   const temperatureUnit = readIn('temperature', system);
@@ -61,7 +61,7 @@ export function SaturationGrip({
   if (!scale) return null;
   const toDegrees = bareOf('temperature', temperatureUnit, atmosphere);
   const toGauge = bareOf('pressure', pressureUnit, atmosphere);
-  const sides: readonly Side[] = glide ? ['liquid', 'vapour'] : ['liquid'];
+  const sides: readonly CurveSide[] = glide ? ['liquid', 'vapour'] : ['liquid'];
   return (
     <figure className="my-2">
       <figcaption className="text-soft">
@@ -186,13 +186,13 @@ function Grip({
   steps,
   onMove,
 }: {
-  side: Side;
+  side: CurveSide;
   /** one line only: liquid and vapour stand at one pressure */
   alone: boolean;
   table: SaturationTable;
   temperature: number;
   scale: Scale;
-  frame: Frame;
+  frame: ChartFrame;
   words: { temperature: string; pressure: (pascal: number) => string };
   steps: { degrees: (by: number) => number; gauge: (pascal: number, by: number) => number };
   onMove: (moved: Moved) => void;

@@ -1,9 +1,9 @@
 /** Between the curve and the screen, there and back. */
 import { describe, expect, test } from 'vitest';
-import { roundFigures, scaleOf, pathOf, type Frame } from './gripGeometry';
+import { roundFigures, scaleOf, pathOf, type ChartFrame } from './gripGeometry';
 import { loadSaturation } from '../../../core/refrigerant/tables';
 
-const FRAME: Frame = { width: 340, height: 300, left: 50, right: 10, top: 10, bottom: 30 };
+const FRAME: ChartFrame = { width: 340, height: 300, left: 50, right: 10, top: 10, bottom: 30 };
 
 const tables = await Promise.all(
   (['R-134a', 'R-448A', 'R-744'] as const).map((name) => loadSaturation(name)),

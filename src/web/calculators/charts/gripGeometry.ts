@@ -7,9 +7,9 @@ import {
   saturationPressure,
   temperatureRange,
 } from '../../../core/refrigerant/saturation';
-import { bare } from '../../../words/measures';
+import { bareFigure } from '../../../words/measures';
 
-export interface Frame {
+export interface ChartFrame {
   width: number;
   height: number;
   left: number;
@@ -36,7 +36,7 @@ const HOTTEST_K = 343.15;
 const ROOM = 0.08;
 
 /** `include`: K, a state that was typed; one beyond the usual range widens it. Null where the table has no such range. */
-export function scaleOf(table: SaturationTable, frame: Frame, include: number): Scale | null {
+export function scaleOf(table: SaturationTable, frame: ChartFrame, include: number): Scale | null {
   const range = temperatureRange(table);
   const from = Math.max(range.from, Math.min(COLDEST_K, include));
   const to = Math.min(range.to, Math.max(HOTTEST_K, include));
@@ -97,4 +97,4 @@ export const PRESSURE_FIGURES: Record<'us' | 'metric', readonly number[]> = {
 export const bareOf =
   (dimension: 'temperature' | 'pressure', unit: string, atmosphere: number) =>
   (si: number): number =>
-    bare(dimension, si, unit, atmosphere);
+    bareFigure(dimension, si, unit, atmosphere);

@@ -1,7 +1,7 @@
 /** What does this system hold? Each part's volume at its state, summed with a range. */
 import {
   LIQUID_SHARE,
-  type Part,
+  type Component,
   chargeByComponents,
   lineVolume,
 } from '../../../core/bench/charge/components';
@@ -66,8 +66,8 @@ const GROUPS: readonly { title: string; keys: readonly Key[] }[] = [
 ];
 
 /** The parts that are given; one that is given in part only, or impossibly, is a refusal. */
-function partsOf(si: Record<Key, number | null>): Result<Part[], BenchRefusal> {
-  const parts: Part[] = [];
+function partsOf(si: Record<Key, number | null>): Result<Component[], BenchRefusal> {
+  const parts: Component[] = [];
   const { warm, cold } = si;
   if (warm === null || cold === null) return { ok: true, value: [] };
   for (const line of [

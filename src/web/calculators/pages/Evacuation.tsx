@@ -2,7 +2,7 @@
 import { useEffect, useMemo } from 'react';
 import { type RiseJudged } from '../../../core/bench/evacuation/judgeRise';
 import { type Rise, riseAt } from '../../../core/bench/evacuation/rise';
-import { SCHOOLS, type SchoolName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
+import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
 import { waterBoils } from '../../../core/bench/evacuation/water';
 import { leakSize } from '../../../core/bench/leakSize';
 import { measureText } from '../../../core/quantity/measure';
@@ -10,7 +10,7 @@ import type { UnitOf } from '../../../core/quantity/units';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
 import { EVACUATION_REASON_WORDS, RISE_SHORT, RISE_WORDS } from '../../../words/bench';
-import { bare, durationWords } from '../../../words/measures';
+import { bareFigure, durationWords } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { type BenchForm, useBenchForm } from '../form';
 import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
@@ -164,7 +164,7 @@ function Judged({ form }: { form: Form }) {
           kind="evacuation"
           fields={form.fields}
           choices={form.choice}
-          summary={(judged) => summaryOf(judged, school as SchoolName)}
+          summary={(judged) => summaryOf(judged, school as VacuumGoalName)}
           result={({ rise, sure, leak, moisture, neededS, fits }) => ({
             rise,
             sure,
@@ -184,7 +184,7 @@ function Judged({ form }: { form: Form }) {
             </>
           )}
         >
-          {(judged) => <RiseWords judged={judged} school={school as SchoolName} />}
+          {(judged) => <RiseWords judged={judged} school={school as VacuumGoalName} />}
         </KeptAnswer>
       )}
       {last && (
@@ -242,17 +242,17 @@ function Water({ water }: { water: { temperature: number; overIce: boolean; cann
 const OUTCOMES = { pass: 'Pass', fail: 'Fail', watchOn: 'Watch on' } as const;
 const TONES = { pass: 'good', fail: 'bad', watchOn: 'watch' } as const;
 
-function summaryOf(judged: RiseJudged, school: SchoolName): string {
-  const verdict = evacuationVerdict(judged, SCHOOLS[school]);
+function summaryOf(judged: RiseJudged, school: VacuumGoalName): string {
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
   const first = judged.kept[0]?.pressure ?? 0;
   const last = judged.kept.at(-1);
   const microns = (pascal: number) => `${String(Math.round(pascal / MICRON))} microns`;
   return `Evacuation: ${OUTCOMES[verdict.outcome].toLowerCase()}, ${judged.sure ? '' : 'likely '}${RISE_SHORT[judged.rise]}, ${microns(first)} to ${microns(last?.pressure ?? 0)} in ${durationWords(last?.at ?? 0)}`;
 }
 
-function RiseWords({ judged, school }: { judged: RiseJudged; school: SchoolName }) {
+function RiseWords({ judged, school }: { judged: RiseJudged; school: VacuumGoalName }) {
   const { show } = useBench();
-  const verdict = evacuationVerdict(judged, SCHOOLS[school]);
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
   const { title, about } = RISE_WORDS[judged.rise];
   const fit = judged.fits[judged.rise];
   return (
@@ -304,7 +304,7 @@ const CURVE_POINTS = 60;
 function RiseChart({ judged, unit }: { judged: RiseJudged; unit: UnitOf<'vacuum'> }) {
   const from = judged.kept[0]?.at ?? 0;
   const to = judged.kept.at(-1)?.at ?? 0;
-  const place = (at: number, pressure: number) => ({ x: at / 60, y: bare('vacuum', pressure, unit) });
+  const place = (at: number, pressure: number) => ({ x: at / 60, y: bareFigure('vacuum', pressure, unit) });
   const drawn: Rise[] =
     judged.rise === 'both' ? ['both', 'climbing', 'flat'] : ['levelling', 'climbing', 'flat'];
   return (

@@ -6,7 +6,7 @@ import { measureText } from '../../../core/quantity/measure';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
 import { WEAK_WORDS } from '../../../words/bench';
-import { bare, readIn } from '../../../words/measures';
+import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { useBenchForm } from '../form';
 import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
@@ -256,9 +256,10 @@ function HoldChart({
   const unit = readIn('pressure', system);
   const place = (at: number, pressure: number) => ({
     x: at / 60,
-    y: bare('pressure', pressure, unit, atmosphere),
+    y: bareFigure('pressure', pressure, unit, atmosphere),
   });
-  const edge = (side: 1 | -1) => bare('pressure', judged.expected + side * judged.doubt, unit, atmosphere);
+  const edge = (side: 1 | -1) =>
+    bareFigure('pressure', judged.expected + side * judged.doubt, unit, atmosphere);
   return (
     <LazyCurves
       label="Pressure while it stood"

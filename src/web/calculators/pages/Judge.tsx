@@ -1,6 +1,6 @@
 /** What is wrong with it? Readings by touch or by number, ranked causes with their reasons, and what to read next. */
 import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
-import { type Read, observe } from '../../../core/judge/observe';
+import { type SignsRead, observe } from '../../../core/judge/observe';
 import { type RankedCause, judge } from '../../../core/judge/rank';
 import { type Observed, READING_NAMES, type Reading } from '../../../core/judge/readings';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
@@ -78,7 +78,7 @@ function readingsOf(
   table: SaturationTable,
   si: Record<keyof typeof SPECS, number | null>,
   atmosphere: number,
-): Read {
+): SignsRead {
   const { amps, rated, difference, split, ...rest } = si;
   return observe({
     ...rest,
@@ -94,7 +94,7 @@ function Judged({
   read,
   form,
 }: {
-  read: Read;
+  read: SignsRead;
   form: ReturnType<typeof useBenchForm<keyof typeof SPECS, Reading>>;
 }) {
   const { show } = useBench();

@@ -5,7 +5,7 @@ import { type LeakView, type LeakViews, leakSize, sightings } from '../../../cor
 import { measureText } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
 import { SelectField } from '../../parts/Field';
-import { DETECTION_WORDS } from '../../../words/bench';
+import { DETECTION_LIMIT_WORDS } from '../../../words/bench';
 import { useBenchForm } from '../form';
 import { Answer } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
@@ -109,7 +109,7 @@ export default function LeakSize() {
                             {seen.map((each) => (
                               <tr key={each.method} className="rule-b">
                                 <th scope="row" className="py-2 pr-4 font-normal">
-                                  {DETECTION_WORDS[each.method]}
+                                  {DETECTION_LIMIT_WORDS[each.method]}
                                   <span className="block text-soft">
                                     from {show('massRate', each.smallest)}
                                   </span>

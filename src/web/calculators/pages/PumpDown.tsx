@@ -2,7 +2,7 @@
 import { pumpCheck } from '../../../core/bench/evacuation/pumpCheck';
 import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/bench/evacuation/pumpDown';
 import { CheckField } from '../../parts/Field';
-import { bare, readIn } from '../../../words/measures';
+import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { useBenchForm } from '../form';
 import { Answer, Big } from '../parts/Answer';
@@ -182,7 +182,7 @@ function Sets({
           look: looks[index] ?? 'third',
           points: row.value.curve.map((each) => ({
             x: each.at / 60,
-            y: bare('vacuum', each.pressure, unit),
+            y: bareFigure('vacuum', each.pressure, unit),
           })),
         }))}
       />

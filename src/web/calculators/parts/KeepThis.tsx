@@ -7,7 +7,7 @@ import { useWriter } from '../../data/writer';
 import { useMachine, useToday } from '../../data/queries';
 import { rememberMachine } from '../../data/recentMachines';
 import { type Machine } from '../../data/standing';
-import { useWriting } from '../../data/useWriting';
+import { useWrite } from '../../data/useWrite';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
@@ -138,8 +138,7 @@ function KeepForm({
 }) {
   const { person } = useWriter();
   const { refrigerant, altitudeM } = useBench();
-  const { write, writing } = useWriting();
-  const [error, setError] = useState<Error | null>(null);
+  const { error, writing, save: write } = useWrite();
   const [on, setOn] = useState(() => dayText(today));
   const [note, setNote] = useState('');
   const [tried, setTried] = useState(false);
@@ -155,14 +154,13 @@ function KeepForm({
       note: note.trim() === '' ? null : note,
       ...filed(keepable, { refrigerant, altitudeM }),
     } as Entry;
-    void write(
-      `bench ${machine.appliance.id} ${keepable.tool}`,
-      [entry],
-      `Kept in the logbook of ${machine.appliance.name}.`,
-      machine.entries,
-    ).then((problem) => {
-      setError(problem);
-      if (problem) return;
+    void write({
+      name: `bench ${machine.appliance.id} ${keepable.tool}`,
+      entries: [entry],
+      words: `Kept in the logbook of ${machine.appliance.name}.`,
+      known: machine.entries,
+    }).then((saved) => {
+      if (!saved) return;
       rememberMachine(machine.appliance.id);
       onClose();
     });

@@ -1,6 +1,7 @@
 /** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
 import { useMemo, useState } from 'react';
-import type { Entry } from '../../../core/logbook/entry';
+import type { Entry, EntryOf } from '../../../core/logbook/entry';
+import { readsRecord } from '../../../core/logbook/sense';
 import { leakLabels } from '../../../core/logbook/leakLabels';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
@@ -8,7 +9,7 @@ import { useWriter } from '../../data/writer';
 import { useBottlesToHand } from '../../data/queries';
 import { rememberMachine } from '../../data/recentMachines';
 import { type Machine, standingWith, usePacks } from '../../data/standing';
-import { useWriting } from '../../data/useWriting';
+import { useWrite } from '../../data/useWrite';
 import {
   type Direction,
   type GasDraft,
@@ -17,9 +18,9 @@ import {
   freshDraft,
   massOf,
 } from '../../../record/gasDraft';
-import { previewOf } from '../../data/gasPreview';
+import { useGasPreview } from './useGasPreview';
+import { useKeptDraft } from '../../data/useKeptDraft';
 import { placedInDay } from '../../../record/placeInDay';
-import { forgetDraft, keepDraft, keptDraft } from './keptDrafts';
 
 export interface GasFormProps {
   machine: Machine;
@@ -38,14 +39,11 @@ export interface GasFormProps {
   onDone: () => void;
 }
 
-function firstDraft(props: GasFormProps): GasDraft {
-  const { machine, today, supersedes, leakId, direction, place, on } = props;
-  const target = machine.entries.find((entry) => entry.id === supersedes);
-  const kept = keptDraft(machine.appliance.id, supersedes, place);
-  // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
-  if (kept) return { ...kept, on: on ?? kept.on };
-  if (target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered')
-    return correctionDraft(target);
+function firstDraft(
+  { today, leakId, direction, on }: GasFormProps,
+  corrected: EntryOf<Direction> | null,
+): GasDraft {
+  if (corrected) return correctionDraft(corrected);
   return { ...freshDraft(on ?? dayText(today), direction), leakId: leakId ?? '' };
 }
 
@@ -53,38 +51,30 @@ export function useGasForm(props: GasFormProps) {
   const { machine, today, place, supersedes, visitId = null, also, onDone } = props;
   const { person } = useWriter();
   const packs = usePacks();
-  const { write, writing } = useWriting();
-  const [error, setError] = useState<Error | null>(null);
-  const [draft, setDraft] = useState<GasDraft>(() => firstDraft(props));
+  const { error, writing, save: write } = useWrite();
   const [tried, setTried] = useState(false);
-  const day = { visitId, today: dayText(today) };
-  const set = (change: Partial<GasDraft>) => {
-    const next = { ...draft, ...change };
-    setDraft(next);
-    keepDraft(machine.appliance.id, next, place);
-  };
+  const target = machine.entries.find((each) => each.id === supersedes);
+  const corrected = target && readsRecord(target) ? target : null;
+  const kept = useKeptDraft<GasDraft>(
+    `${place ?? 'gas '}${machine.appliance.id} ${supersedes ?? ''}`,
+    () => firstDraft(props, corrected),
+    // A draft of a visit outlives the browser too, for a phone may go flat on the roof.
+    place === undefined ? sessionStorage : localStorage,
+  );
+  // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
+  const draft = props.on === undefined ? kept.draft : { ...kept.draft, on: props.on };
+  const set = (change: Partial<GasDraft>) => kept.set({ ...draft, ...change });
 
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   const charged = chargedUnit(present.history);
   const system = massSystemOf(machine.site, charged);
   const cylinders = useBottlesToHand(present.present.refrigerant.name, draft.cylinderId);
   const unit = bareUnit(system, charged);
-  const target = machine.entries.find((each) => each.id === supersedes);
-  const corrected =
-    target?.kind === 'refrigerantAdded' || target?.kind === 'refrigerantRecovered' ? target : null;
   const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit, corrected);
   // What it would mean is shown before a reason is given or a writer chosen.
   const asIf = { ...draft, correctionReason: draft.correctionReason || 'as if' };
   const guess = entryOf(asIf, machine.appliance.id, person?.id ?? 'nobody', unit, corrected).entry;
-  const preview = guess
-    ? previewOf(
-        placedInDay(guess, { ...day, at: new Date().toISOString() }),
-        machine,
-        cylinders,
-        packs,
-        today,
-      )
-    : null;
+  const preview = useGasPreview(guess, { machine, today, visitId, on: draft.on, supersedes, cylinders });
   const senseError = preview?.sense.errors[0];
   const unanswered = preview?.sense.warnings.filter((warning) => !draft.accepted[warning]?.trim()) ?? [];
   const added = draft.direction === 'refrigerantAdded';
@@ -93,19 +83,17 @@ export function useGasForm(props: GasFormProps) {
     setTried(true);
     if (!entry || senseError || unanswered.length > 0) return;
     // Kept before it is sent: a second try after a reload is the same deed.
-    keepDraft(machine.appliance.id, draft, place);
-    const written = [placedInDay(entry, { ...day, at: new Date().toISOString() }), ...(also?.() ?? [])];
-    void write(
-      `${visitId === null ? '' : `${visitId} `}gas ${place ?? ''}${machine.appliance.id} ${draft.supersedes ?? ''}`,
-      written,
-      `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
-      machine.entries,
-    ).then((problem) => {
-      setError(problem);
-      if (problem) return;
+    kept.set(draft);
+    const at = new Date().toISOString();
+    void write({
+      name: `${visitId === null ? '' : `${visitId} `}gas ${place ?? ''}${machine.appliance.id} ${draft.supersedes ?? ''}`,
+      entries: [placedInDay(entry, { visitId, today: dayText(today), at }), ...(also?.() ?? [])],
+      words: `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
+      known: machine.entries,
+    }).then((saved) => {
+      if (!saved) return;
       rememberMachine(machine.appliance.id);
-      forgetDraft(machine.appliance.id, draft.supersedes, place);
-      setDraft({ ...freshDraft(props.on ?? dayText(today), props.direction), leakId: props.leakId ?? '' });
+      kept.forget();
       setTried(false);
       onDone();
     });

@@ -10,7 +10,7 @@ import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';
 import { photosOf } from '../../photos/photos';
 import { Picture } from '../../photos/Picture';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 
 const MOST_BYTES = 25 * 1024 * 1024;
@@ -31,8 +31,8 @@ export function PhotoButton() {
 }
 
 function PhotoSheet({ onClose }: { onClose: () => void }) {
-  const { record, step, draft } = useVisit();
-  const deed = useDeed('photo');
+  const { record, step, newEntry } = useVisit();
+  const deed = useVisitWrite('photo');
   const store = useStorePhoto();
   const input = useRef<HTMLInputElement>(null);
   const [tooLarge, setTooLarge] = useState(false);
@@ -40,7 +40,7 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
   const photos = photosOf(record.entries);
   // Filed as soon as it is stored: marks and caption come after, and a reload between loses nothing.
   const keep = async (file: string) => {
-    const entry = draft('photo', { tool: 'picture', step, file, attachments: [file] });
+    const entry = newEntry('photo', { tool: 'picture', step, file, attachments: [file] });
     if (await deed.save([entry], 'Photo: in the logbook.')) setMarking(entry);
   };
   const take = (file: File | undefined) => {

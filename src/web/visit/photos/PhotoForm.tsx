@@ -10,7 +10,7 @@ import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 import { MarksDrawn, photoAddress } from '../../photos/Picture';
 import type { Marks } from '../../photos/photos';
@@ -29,8 +29,8 @@ export function PhotoForm({
   photos: readonly Noted<'picture'>[];
   onDone: () => void;
 }) {
-  const { view, draft, step } = useVisit();
-  const deed = useDeed(`marks ${earlier.id}`);
+  const { view, newEntry, step } = useVisit();
+  const deed = useVisitWrite(`marks ${earlier.id}`);
   const leaks = [...view.standing.leaks.byId.values()];
   const stains = stainsOf(view.standing.history.entries);
   const before = readNote(earlier, 'picture');
@@ -58,7 +58,7 @@ export function PhotoForm({
     setDrag(null);
   };
   const save = async () => {
-    const entry = draft('photo', {
+    const entry = newEntry('photo', {
       tool: 'picture',
       step: before?.step ?? step,
       file,

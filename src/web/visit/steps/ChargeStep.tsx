@@ -44,12 +44,12 @@ const FRESH: Weighing = {
 };
 
 export function ChargeStep() {
-  const { draft } = useVisit();
+  const { newEntry } = useVisit();
   const weighing = useWeighing();
   const gas = useVisitGas(
     'refrigerantAdded',
     () => {
-      const entry = weighing.note && draft('chargeRun', { tool: 'weighed', ...weighing.note });
+      const entry = weighing.note && newEntry('chargeRun', { tool: 'weighed', ...weighing.note });
       return entry ? [entry] : [];
     },
     weighing.forget,

@@ -11,7 +11,7 @@ import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -55,8 +55,8 @@ function Waiting() {
 const UNSIGNED = { name: '', role: '', path: '', why: '' };
 
 function Sign() {
-  const { view, visitId, draft } = useVisit();
-  const deed = useDeed('sign');
+  const { view, visitId, newEntry } = useVisit();
+  const deed = useVisitWrite('sign');
   const blocked = unspokenValves(view.standing.history.entries);
   const {
     draft: typed,
@@ -70,7 +70,7 @@ function Sign() {
   const sign = async () => {
     setTried(true);
     if (noName || noSign || blocked.length > 0) return;
-    const entry = draft('handover', {
+    const entry = newEntry('handover', {
       tool: 'signed',
       name: name.trim(),
       role: role.trim() || null,

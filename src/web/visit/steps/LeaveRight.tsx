@@ -9,7 +9,7 @@ import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { CHECK_WORDS } from '../../../words/leaks';
 import { NoteCard } from '../NoteCard';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { ValvesPanel } from '../ValvesPanel';
 import { useVisit } from '../visitContext';
 
@@ -39,14 +39,14 @@ export function LeaveRight() {
 }
 
 function Item({ item }: { item: CheckItem }) {
-  const { draft } = useVisit();
-  const deed = useDeed(`check ${item.id}`);
+  const { newEntry } = useVisit();
+  const deed = useVisitWrite(`check ${item.id}`);
   const [saying, setSaying] = useState(false);
   const [why, setWhy] = useState('');
   const words =
     item.about === null ? CHECK_WORDS[item.check] : `${item.about}: ${CHECK_WORDS[item.check].toLowerCase()}`;
   const answer = async (given: 'yes' | { notDone: string }) => {
-    const entry = draft('readings', { tool: 'checklist', item: item.id, answer: given });
+    const entry = newEntry('readings', { tool: 'checklist', item: item.id, answer: given });
     if (await deed.save([entry], `${words}.`)) setSaying(false);
   };
   const done = item.answer === 'yes';

@@ -72,7 +72,7 @@ function Advice({ one, other }: { one: unknown; other: unknown }) {
 
 /** A part that shows no bubbles and is exchanged on suspicion: the law counts it as found and repaired, the owner is not told so. */
 function Exchange() {
-  const { leaks, view, draft } = useVisit();
+  const { leaks, view, newEntry } = useVisit();
   const suspected = leaks.filter((leak) => leak.state === 'suspected');
   const { visitId } = useVisit();
   // Made once with the draft: a second try, also after a reload, names the same leak.
@@ -113,7 +113,7 @@ function Exchange() {
           keepLeak(leak);
           const part = entry.kind === 'leakRepaired' ? (entry.part ?? '') : '';
           const story = suspected.find((leak) => leak.part === part) ?? suspected[0];
-          const spot = draft('search', {
+          const spot = newEntry('search', {
             tool: 'spot',
             part,
             words: story?.place ?? part,
@@ -122,7 +122,7 @@ function Exchange() {
             leakId,
           });
           const evidence = story?.grade
-            ? draft('search', { tool: 'evidence', leakId, grade: story.grade, words: story.place })
+            ? newEntry('search', { tool: 'evidence', leakId, grade: story.grade, words: story.place })
             : null;
           return [
             carrying(entry, { 'x-place': story?.place ?? '' }),

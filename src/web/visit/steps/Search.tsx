@@ -23,7 +23,7 @@ import { CircuitDrawing } from '../../drawing/CircuitDrawing';
 import { SpotSheet } from './SpotSheet';
 import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../NoteCard';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 
 const RANKED = 5;
@@ -101,8 +101,8 @@ function Order({ wanted, onTouch }: { wanted: readonly Proposed[]; onTouch: (par
 
 /** Whose drawing this is can be told better than guessed. */
 function LayoutPick() {
-  const { layout, draft } = useVisit();
-  const deed = useDeed('map');
+  const { layout, newEntry } = useVisit();
+  const deed = useVisitWrite('map');
   return (
     <>
       <SelectField
@@ -110,7 +110,7 @@ function LayoutPick() {
         value={layout}
         onChange={(event) =>
           void deed.save(
-            [draft('search', { tool: 'map', layout: event.target.value })],
+            [newEntry('search', { tool: 'map', layout: event.target.value })],
             'The map of this machine is changed.',
           )
         }

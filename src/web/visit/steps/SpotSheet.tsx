@@ -19,7 +19,7 @@ import { CheckField, TextArea, TextField } from '../../parts/Field';
 import { Sheet } from '../../parts/Sheet';
 import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../../words/circuit';
 import { GRADE_WORDS, methodWords } from '../../../words/leaks';
-import { useDeed } from '../useDeed';
+import { useVisitWrite } from '../useVisitWrite';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -44,8 +44,8 @@ const FRESH = {
 };
 
 export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => void }) {
-  const { view, visitId, draft } = useVisit();
-  const deed = useDeed(`spot ${part.id}`);
+  const { view, visitId, newEntry } = useVisit();
+  const deed = useVisitWrite(`spot ${part.id}`);
   const { hidden } = partType(part.type);
   const {
     draft: typed,
@@ -81,7 +81,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
     const leakId = confirming ? id : null;
     const words = partWords(part);
     const used = grade ? METHOD_OF[grade as Grade] : mark === 'lookedAt' ? method : null;
-    const spot = draft('search', {
+    const spot = newEntry('search', {
       tool: 'spot',
       part: part.id,
       words,
@@ -96,7 +96,7 @@ export function SpotSheet({ part, onClose }: { part: MapPart; onClose: () => voi
     const leak =
       leakId === null
         ? null
-        : draft('leakFound', {
+        : newEntry('leakFound', {
             leakId,
             label,
             part: part.id,

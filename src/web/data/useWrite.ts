@@ -1,8 +1,8 @@
 /**
- * The way to write: stamps the entries of a deed, sends them, says what was done with a way back, and gives back what went
+ * The one way to write: stamps the entries of a deed, sends them, says what was done with a way back, and keeps what went
  * wrong so that it stands where it was written. Undoing fails as loudly as it succeeds.
  */
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import type { Entry } from '../../core/logbook/entry';
 import { ApiProblem } from './api';
@@ -10,14 +10,24 @@ import { refuse, settled, stamped } from './deeds';
 import { useAppend } from './queries';
 import { undoing } from '../../record/voiding';
 
-export type Write = (
-  /** tells this deed from others of the device until the logbook has it */
-  name: string,
-  entries: readonly Entry[],
-  words: string,
+export interface Deed {
+  /** tells this deed from others of the device until the logbook has it; those of a visit begin with its id */
+  name: string;
+  /** null where one could not be made, since nobody said who writes */
+  entries: readonly (Entry | null)[];
+  /** what was done, in the words that the person is told */
+  words: string;
   /** entries that it may correct: undoing writes them again */
-  known: readonly Entry[],
-) => Promise<Error | null>;
+  known: readonly Entry[];
+}
+
+export interface Writing {
+  /** what went wrong with the last try */
+  error: Error | null;
+  writing: boolean;
+  /** resolves to whether the logbook has it */
+  save: (deed: Deed) => Promise<boolean>;
+}
 
 const CONFLICT = 409;
 /** The first try was taken after all, and what is sent now differs from it. */
@@ -42,11 +52,16 @@ async function undo(send: Send, undone: readonly Entry[]): Promise<void> {
   }
 }
 
-export function useWriting(): { write: Write; writing: boolean } {
+const NOBODY = new Error('Choose who is writing, under “Who?”.');
+
+export function useWrite(): Writing {
   const { mutateAsync, isPending } = useAppend();
-  const write = useCallback<Write>(
-    async (name, entries, words, known) => {
-      const marked = stamped(name, entries, words);
+  const [error, setError] = useState<Error | null>(null);
+  const write = useCallback(
+    async ({ name, entries, words, known }: Deed): Promise<Error | null> => {
+      const whole = entries.filter((entry) => entry !== null);
+      if (whole.length < entries.length) return NOBODY;
+      const marked = stamped(name, whole, words);
       try {
         await mutateAsync(marked);
       } catch (problem) {
@@ -67,5 +82,13 @@ export function useWriting(): { write: Write; writing: boolean } {
     },
     [mutateAsync],
   );
-  return { write, writing: isPending };
+  return {
+    error,
+    writing: isPending,
+    save: async (deed) => {
+      const problem = await write(deed);
+      setError(problem);
+      return problem === null;
+    },
+  };
 }
