@@ -1,10 +1,8 @@
 /** The HTTP API as schemas: the only thing that the web and the server share besides the core. */
 import { z } from 'zod';
 import { entrySchema } from '../core/logbook/entry';
-import { PACK_IDS, calendarDate, filledText, id } from '../core/logbook/fields';
+import { PACK_IDS, calendarDate, id } from '../core/logbook/fields';
 import {
-  APPLIANCE_KINDS,
-  applianceRow,
   companyRow,
   cylinderRow,
   ownerRow,
@@ -17,11 +15,11 @@ import type { Day } from '../core/quantity/day';
 import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
 import type { Why } from '../core/rules/obligation';
-import { type MachineSummary, type Rod } from '../core/rules/summary';
-import { MACHINE_STATES } from '../core/rules/machineState';
-import type { ApplianceStanding } from '../core/rules/standingDocument';
+import { type Rod } from '../core/rules/summary';
 import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
 import { instrumentRow } from '../core/visit/instrument';
+import { massSystem } from './machines';
+import { MOST_ENTRIES, place, limitOf, pageOf } from './paging';
 
 /** A problem document (RFC 9457) with what is wrong by field. */
 export const problemDocument = z.object({
@@ -36,9 +34,6 @@ export const problemDocument = z.object({
 export type ProblemDocument = z.infer<typeof problemDocument>;
 
 export const clockAnswer = z.object({ fixedToday: calendarDate.nullable(), nowMs: z.number() });
-
-/** So many entries are taken at once; more come in several requests. */
-export const MOST_ENTRIES = 500;
 export const newEntry = entrySchema;
 const severalEntries = z
   .array(entrySchema)
@@ -49,31 +44,6 @@ const severalEntries = z
   );
 /** A list of entries, or one entry without a list around it. */
 export const newEntries = z.preprocess((given) => (Array.isArray(given) ? given : [given]), severalEntries);
-
-/** A place in a list, as the page before gave it. */
-const place = z.string().min(1).optional();
-const limitOf = (usual: number, most: number) =>
-  z.coerce
-    .number()
-    .int()
-    .min(1)
-    .max(most, `must not be more than ${String(most)}; ask for the next page`)
-    .default(usual);
-const flag = z
-  .enum(['1', '0'])
-  .default('0')
-  .transform((given) => given === '1');
-/** A page of a list; `next`: ask with it as `after` for what follows, null: that was all. */
-const pageOf = <Row extends z.ZodType>(row: Row) =>
-  z.object({ rows: z.array(row), next: z.string().nullable() });
-
-/** A machine with the full charge that is known of it, if any, as one step. */
-export const newMachine = z.object({
-  appliance: applianceRow.safeExtend({ name: filledText }),
-  spaces: z.array(spaceRow).default([]),
-  entries: z.array(entrySchema).max(MOST_ENTRIES).default([]),
-  by: z.string().nullish(),
-});
 export const newAmendment = amendmentSchema;
 
 export const sitesQuery = z.object({
@@ -97,75 +67,6 @@ export const cylindersQuery = z.object({
   limit: limitOf(100, 500),
 });
 export const cylindersAnswer = pageOf(cylinderRow);
-
-const massSystem = z.enum(['pounds', 'kilograms']);
-const summary = z.custom<MachineSummary>((value) => typeof value === 'object' && value !== null);
-export const machineRow = z.object({
-  appliance: applianceRow,
-  siteId: id,
-  siteName: z.string(),
-  massSystem,
-  summary,
-});
-export type MachineRow = z.infer<typeof machineRow>;
-export const MACHINE_SORTS = ['state', 'name', 'site', 'charge', 'room', 'due'] as const;
-export type MachineSort = (typeof MACHINE_SORTS)[number];
-
-/** Retired machines stay out unless their state is asked for. */
-export const machinesQuery = z.object({
-  text: z.string().default(''),
-  site: id.optional(),
-  kind: z.enum(APPLIANCE_KINDS).optional(),
-  state: z.enum(MACHINE_STATES).optional(),
-  /** only those that cannot be judged */
-  unjudged: flag,
-  /** only those with a limit that nobody exceeds */
-  withRoom: flag,
-  sort: z.enum(MACHINE_SORTS).default('state'),
-  descending: flag,
-  after: place,
-  limit: limitOf(40, 200),
-  /** several, with commas between them: these, whatever else is asked, retired ones too */
-  ids: z.string().optional(),
-});
-export const machinesAnswer = z.object({
-  ...pageOf(machineRow).shape,
-  /** how many fit, with the retired ones aside; `more`: more than that */
-  count: z.number(),
-  more: z.boolean(),
-  /** null: so many are found that nobody counted them */
-  retired: z.number().nullable(),
-});
-
-/** How much of a machine's record its page brings at first, and each further page. */
-export const FIRST_ENTRIES = 200;
-export const FURTHER_ENTRIES = 1000;
-
-/** Entries of the machine and those that correct or rival them, sealed, the newest of them in the order they were accepted. */
-const entriesOfMachine = {
-  entries: z.array(entrySchema),
-  /** ask for the entries before this place in the chain; null: these are all */
-  before: z.number().nullable(),
-};
-
-export const machineAnswer = z.object({
-  appliance: applianceRow,
-  site: siteRow,
-  spaces: z.array(spaceRow),
-  ...entriesOfMachine,
-  /** how many entries of its own it has */
-  total: z.number(),
-  summary,
-  /** what `compute` gives, with the newest 200 of each list */
-  standing: z.custom<ApplianceStanding>((value) => typeof value === 'object' && value !== null),
-  packs: z.array(z.enum(PACK_IDS)),
-});
-export type MachineAnswer = z.infer<typeof machineAnswer>;
-export const machineEntriesQuery = z.object({
-  before: z.coerce.number().int().optional(),
-  limit: limitOf(FURTHER_ENTRIES, FURTHER_ENTRIES),
-});
-export const machineEntriesAnswer = z.object(entriesOfMachine);
 
 export const dueRow = z.object({
   machineId: id,

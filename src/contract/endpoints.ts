@@ -1,6 +1,7 @@
 /** Every endpoint of the API under /api in one table: method, path, question, body and answer. Server and web both read it. */
 import { z } from 'zod';
 import * as api from './api';
+import * as machines from './machines';
 import { rowAnswer, rowChanges, rowsChanged } from './rows';
 
 /** An answer that is no JSON document: a file, a picture, a long export. */
@@ -47,9 +48,9 @@ export const ENDPOINTS = {
   site: get('/sites/:id', api.siteAnswer),
   spaces: get('/spaces', api.spacesAnswer, api.spacesQuery),
   cylinders: get('/cylinders', api.cylindersAnswer, api.cylindersQuery),
-  machines: get('/machines', api.machinesAnswer, api.machinesQuery),
-  machine: get('/machines/:id', api.machineAnswer),
-  machineEntries: get('/machines/:id/entries', api.machineEntriesAnswer, api.machineEntriesQuery),
+  machines: get('/machines', machines.machinesAnswer, machines.machinesQuery),
+  machine: get('/machines/:id', machines.machineAnswer),
+  machineEntries: get('/machines/:id/entries', machines.machineEntriesAnswer, machines.machineEntriesQuery),
   due: get('/due', api.dueAnswer, api.dueQuery),
   dueCounts: get('/due/counts', api.dueCountsAnswer, api.dueCountsQuery),
   trips: get('/due/trips', api.tripsAnswer, api.tripsQuery),
@@ -63,7 +64,7 @@ export const ENDPOINTS = {
   logbook: get('/logbook', FILE),
   photo: get('/photos/:file', FILE),
   append: post('/entries', api.newEntries, api.appended),
-  addMachine: post('/machines', api.newMachine, api.appended),
+  addMachine: post('/machines', machines.newMachine, api.appended),
   changeRows: post('/rows', rowChanges, rowsChanged),
   amend: post('/rules/amendments', api.newAmendment, api.newAmendment),
   storePhoto: post('/photos', FILE, api.storedPhoto),

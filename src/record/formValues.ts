@@ -7,7 +7,7 @@ import { problemsOf } from '../core/logbook/problems';
 import { dayOf } from '../core/quantity/day';
 import type { Mass } from '../core/quantity/mass';
 import type { Standing } from '../core/rules/standing';
-import { noteProblems } from '../core/visit/notes';
+import { noteProblems } from '../core/visit/noteProblems';
 import type { AskedField, Values } from './field';
 import type { Form } from './forms';
 import { type LeakDraft, leakDraftOf } from './leakDraft';

@@ -1,6 +1,7 @@
 /** The API as a client meets it: problem documents with field paths, and answers as the contract has them. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
+import * as machineApi from '../contract/machines';
 import { readLogbook } from '../core/logbook/logbook';
 import { type ServedStory, serveStory } from '../demo/servedStory';
 
@@ -29,7 +30,7 @@ const topOff = {
 
 describe('the API', () => {
   it('answers as the contract says', async () => {
-    const machines = api.machinesAnswer.parse(await get('/machines?limit=200'));
+    const machines = machineApi.machinesAnswer.parse(await get('/machines?limit=200'));
     expect([machines.rows.length, machines.count + (machines.retired ?? 0)]).toEqual([machines.count, 113]);
     const due = api.dueAnswer.parse(await get('/due?limit=100'));
     expect(
@@ -38,7 +39,7 @@ describe('the API', () => {
     expect(api.dueCountsAnswer.parse(await get('/due/counts')).certificates).toMatchObject([
       { name: 'Tobiah Renn', expires: '2026-12-13' },
     ]);
-    expect(api.machineAnswer.parse(await get('/machines/rack-b')).standing.cases).toMatchObject([
+    expect(machineApi.machineAnswer.parse(await get('/machines/rack-b')).standing.cases).toMatchObject([
       { state: 'open', repairDue: '2027-04-28' },
     ]);
     expect(readLogbook(await get('/logbook')).ok).toBe(true);
@@ -67,7 +68,7 @@ describe('the API', () => {
       result: { residual: -1200, verdict: { kind: 'holding', lossAtMost: 0.2 } },
     };
     expect((await post('/entries', kept)).status).toBe(201);
-    const { entries } = api.machineAnswer.parse(await get('/machines/flower-1'));
+    const { entries } = machineApi.machineAnswer.parse(await get('/machines/flower-1'));
     expect(entries.find((entry) => entry.id === 'kept-1')).toMatchObject(kept);
   });
 
@@ -91,7 +92,9 @@ describe('the API', () => {
   it('takes an entry once, shows it in the standing, and refuses a machine with a taken name', async () => {
     expect((await post('/entries', topOff)).status).toBe(201);
     expect((await post('/entries', topOff)).status).toBe(201);
-    expect(api.machineAnswer.parse(await get('/machines/flower-1')).standing.additions).toHaveLength(1);
+    expect(machineApi.machineAnswer.parse(await get('/machines/flower-1')).standing.additions).toHaveLength(
+      1,
+    );
     const twin = {
       appliance: {
         id: 'twin',
@@ -140,6 +143,8 @@ describe('the API', () => {
     expect((await post('/rules/amendments', own)).status).toBe(201);
     expect((await post('/rules/amendments', own)).status).toBe(409);
     // 0.2 lb of 16 lb is 1.25 % rolling; headroom is now 4 % of 16 lb less 0.2 lb = 0.44 lb = 199.5806 g
-    expect(api.machineAnswer.parse(await get('/machines/flower-1')).standing.headroom.grams).toBe(199.5806);
+    expect(machineApi.machineAnswer.parse(await get('/machines/flower-1')).standing.headroom.grams).toBe(
+      199.5806,
+    );
   });
 });

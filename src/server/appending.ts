@@ -10,7 +10,7 @@ import type { Appliance, Space } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
 import { acceptedReasons, readsRecord, senseOf } from '../core/logbook/sense';
 import { dayText } from '../core/quantity/day';
-import { noteProblems } from '../core/visit/notes';
+import { noteProblems } from '../core/visit/noteProblems';
 import { machineFacts } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
 import type { Judging, Put } from './judging';

@@ -1,6 +1,6 @@
 /** Lists by the page: put together they are the whole list in one order, also while entries are being added. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { MACHINE_SORTS, type MachineRow, type MachineSort } from '../contract/api';
+import { MACHINE_SORTS, type MachineRow, type MachineSort } from '../contract/machines';
 import { ENDPOINTS, type QueryRead } from '../contract/endpoints';
 import { seeded } from '../core/testkit/seeded';
 import { APPLIANCE_KINDS } from '../core/logbook/tables';

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import * as api from '../contract/api';
+import * as machineApi from '../contract/machines';
 import { rowAnswer } from '../contract/rows';
 import { readLogbook } from '../core/logbook/logbook';
 import type { Revision } from '../core/logbook/tables';
@@ -25,7 +26,7 @@ const change = async (table: string, row: Row, rest: object = {}) => {
   const answer = await story.post('/rows', { changes: [{ table, id: row.id, row }], by: 'odalys', ...rest });
   return { ...answer, body: answer.body as unknown as api.ProblemDocument & { machines: string[] } };
 };
-const machine = async (id: string) => api.machineAnswer.parse(await story.get(`/machines/${id}`));
+const machine = async (id: string) => machineApi.machineAnswer.parse(await story.get(`/machines/${id}`));
 
 describe('a machine is put right', () => {
   it('its first refrigerant with a reason, and its duties follow at once', async () => {
@@ -87,7 +88,7 @@ describe('a site is put right', () => {
     const { row } = await rowOf('sites', 'fish-hall');
     const bare = { ...(row as Row), packs: ['house'] };
     const packsOf = async (question: string) =>
-      api.machinesAnswer
+      machineApi.machinesAnswer
         .parse(await story.get(`/machines?limit=200&${question}`))
         .rows.map((each) => each.summary.packs.join(' '));
     const elsewhere = await packsOf('site=flower-exchange');

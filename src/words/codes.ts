@@ -5,7 +5,7 @@ import type { ApplianceKind, PURPOSES } from '../core/logbook/tables';
 import type { Dimension } from '../core/quantity/units';
 import type { Instrument } from '../core/visit/instrument';
 import type { CaseState } from '../core/rules/caseDeadlines';
-import type { ClosedBecause } from '../core/rules/cases';
+import type { ClosedBecause } from '../core/rules/case';
 import type { ObligationKind, ObligationState } from '../core/rules/obligation';
 import type { NoteCode } from '../core/rules/standing';
 import type { MachineState } from '../core/rules/machineState';

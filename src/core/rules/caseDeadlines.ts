@@ -4,7 +4,7 @@
  */
 import { type Day, addDays, addMonths, dayOf } from '../quantity/day';
 import type { MachineHistory } from '../logbook/history';
-import { type Case, type ClosedBecause, counted, initialPassedOn, repairedOn, verifiedOn } from './cases';
+import { type Case, type ClosedBecause, counted, initialPassedOn, repairedOn, verifiedOn } from './case';
 import { valueOn } from './figure';
 import { type InForce, spellOn } from './inForce';
 import { type Leak, isOpen } from './leaks';

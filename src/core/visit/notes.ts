@@ -6,8 +6,7 @@ import { z } from 'zod';
 import type { Entry, EntryKind } from '../logbook/entry';
 import { calendarDate, filledText, maybe, mass, texts } from '../logbook/fields';
 import { TEST_GASES } from '../logbook/entry';
-import { type Problem, problemsOf } from '../logbook/problems';
-import { measured, siOf, stated } from './stated';
+import { measured, stated } from './stated';
 
 export const GRADES = ['oilOrFrost', 'detectorHit', 'audible', 'bubbles', 'seen', 'bench'] as const;
 /** Evidence of a leak, weakest first. */
@@ -208,33 +207,6 @@ export function readNote<Tool extends NoteName>(entry: Entry, tool: Tool): Note<
   if (toolOf(entry) !== tool || entry.kind !== NOTES[tool].kind) return null;
   const read = NOTES[tool].schema.safeParse(entry);
   return read.success ? (read.data as Note<Tool>) : null;
-}
-
-/** What is wrong with an entry that says it is a note of ours; none for any other entry. */
-export function noteProblems(entry: Entry): Problem[] {
-  const tool = toolOf(entry);
-  if (!isNoteName(tool)) return [];
-  const { kind, schema } = NOTES[tool];
-  if (kind !== entry.kind)
-    return [{ path: ['kind'], message: `must be ${kind} for a note of the tool ${tool}` }];
-  const read = schema.safeParse(entry, { reportInput: true });
-  return read.success ? againstDesign(entry) : problemsOf(read.error);
-}
-
-/** A pressure above the least marked design pressure must not be raised, nor written down as if it might be. */
-function againstDesign(entry: Entry): Problem[] {
-  const raised = readNote(entry, 'raised');
-  const pressure = siOf(raised?.pressure);
-  const design = siOf(raised?.design);
-  return pressure !== null && design !== null && pressure > design
-    ? [
-        {
-          path: ['pressure'],
-          message:
-            'is above the least marked design pressure of the section; let it down to that, and write what it is then',
-        },
-      ]
-    : [];
 }
 
 /** An entry with more fields than its kind names: tool entries take any, others those that begin with `x-`. */

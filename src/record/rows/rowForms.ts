@@ -13,46 +13,7 @@ import {
   PACK_WORDS,
   PURPOSE_WORDS,
 } from '../../words/codes';
-
-interface Common {
-  key: string;
-  label: string;
-  hint?: string;
-  optional?: boolean;
-  /** what a row means that leaves it out */
-  leftOut?: string;
-}
-
-export type RowField = Common &
-  (
-    | {
-        type:
-          | 'text'
-          | 'long'
-          | 'date'
-          | 'check'
-          | 'mass'
-          | 'pressure'
-          | 'metres'
-          | 'litres'
-          | 'months'
-          | 'offset'
-          | 'numbers'
-          | 'certificates'
-          | 'methods'
-          | 'site'
-          | 'owner'
-          | 'serves';
-      }
-    | { type: 'choice'; choices: readonly Choice[] }
-    | { type: 'many'; choices: readonly Choice[] }
-  );
-
-export interface RowForm {
-  /** what one row is called */
-  thing: string;
-  fields: readonly RowField[];
-}
+import type { RowField, RowForm } from './rowField';
 
 const named = (label: string, hint?: string): RowField => ({
   key: 'name',
@@ -60,7 +21,12 @@ const named = (label: string, hint?: string): RowField => ({
   type: 'text',
   ...(hint === undefined ? {} : { hint }),
 });
-const optional = (key: string, label: string, type: 'text' | 'long' | 'date', hint?: string): RowField => ({
+export const optional = (
+  key: string,
+  label: string,
+  type: 'text' | 'long' | 'date',
+  hint?: string,
+): RowField => ({
   key,
   label,
   type,

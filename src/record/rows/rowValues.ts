@@ -10,7 +10,7 @@ import { readPressure } from '../readField';
 import { OFFSET_IN } from '../../words/codes';
 import { measureRefusalWords } from '../../words/bench';
 import { readIn, shownIn } from '../../words/measures';
-import type { RowField, RowForm } from './rowForms';
+import type { RowField, RowForm } from './rowField';
 
 export type RowDraft = Record<string, unknown>;
 type Row = Record<string, unknown>;

@@ -1,7 +1,8 @@
 /** The history of a row in words: what changed from one version to the next. */
 import { changedFields, isRowTable } from '../../contract/rows';
 import type { Revision } from '../../core/logbook/tables';
-import { ROW_FORMS, type RowField, rowFieldWords } from './rowForms';
+import { ROW_FORMS, rowFieldWords } from './rowForms';
+import { type RowField } from './rowField';
 import { draftOfRow } from './rowValues';
 
 type Row = Record<string, unknown>;

@@ -1,5 +1,5 @@
 /** What answers each endpoint: calls a service and says what it found. */
-import { FIRST_ENTRIES } from '../../contract/api';
+import { FIRST_ENTRIES } from '../../contract/machines';
 import { isRowTable } from '../../contract/rows';
 import type { MachineSummary } from '../../core/rules/summary';
 import type { ApplianceStanding } from '../../core/rules/standingDocument';

@@ -1,7 +1,7 @@
 /** The list of machines by the page: searched, narrowed, sorted and counted by its indexes. Knows columns, no rules. */
 import { type SQL, and, eq, inArray, lt, lte, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
-import type { MachineSort } from '../../contract/api';
+import type { MachineSort } from '../../contract/machines';
 import type { Tables } from './database';
 import { searchQuestion, wordsOf } from './keys';
 import { type Page, paged } from './pages';

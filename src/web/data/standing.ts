@@ -1,7 +1,7 @@
 /** Standings folded in the browser by the same core as the server's: for previews, workings and what-ifs. */
 import { useMemo } from 'react';
 import type { z } from 'zod';
-import type { machineAnswer } from '../../contract/api';
+import type { machineAnswer } from '../../contract/machines';
 import type { Entry } from '../../core/logbook/entry';
 import { deadIds } from '../../core/logbook/order';
 import type { Day } from '../../core/quantity/day';

@@ -1,32 +1,20 @@
 /** Due: what must happen, by day, with why and by which rule; beside it where to drive and what exceeds next. */
 import { lazy } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
-import { dayOf } from '../../core/quantity/day';
-import {
-  useClock,
-  useDueCounts,
-  useDuePages,
-  useMachinePages,
-  useMachines,
-  useSite,
-  useToday,
-  useTripPages,
-} from '../data/queries';
-import { useWriteSheet } from '../data/writeSheet';
+import { useClock, useDueCounts, useDuePages, useMachines, useSite, useToday } from '../data/queries';
 import { useLogSheet } from '../data/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
-import { LoadedPages, MoreRows, rowsOf } from '../parts/Pages';
-import { RodDrawing } from '../parts/Rod';
-import { DutyMark } from '../parts/StateMark';
-import { dayWords, untilWords, weekdayWords } from '../../words/dates';
-import { rodWords, unjudgedSentence } from '../../words/rod';
+import { LoadedPages } from '../parts/Pages';
+import { dayWords, weekdayWords } from '../../words/dates';
 import { DueRowItem } from '../panels/DueRowItem';
 import { GROUP_WORDS, grouped } from './dueGroups';
+import { Trips, Ending, NextToExceed } from './Asides';
+import { useUnjudged, CannotBeJudged } from './CannotBeJudged';
+import { HERE } from './here';
 
 const BeginHere = lazy(() => import('./BeginHere'));
-const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 export function DuePage() {
   const machines = useMachines({ limit: 1 });
@@ -144,129 +132,4 @@ function Groups({ rows, counts }: { rows: DueRow[]; counts: Record<DueGroup, num
       </Section>
     );
   });
-}
-
-function Trips({ site, onPick }: { site: string | null; onPick: (id: string) => void }) {
-  const trips = useTripPages();
-  const rows = rowsOf(trips, (trip) => trip.siteId);
-  if (rows.length === 0) return null;
-  return (
-    <Section title="By trip">
-      <ul>
-        {rows.map((trip) => (
-          <li key={trip.siteId} className="rule-b">
-            <button
-              type="button"
-              aria-pressed={site === trip.siteId}
-              className="min-h-12 w-full cursor-pointer py-2 text-left aria-pressed:border-l-4 aria-pressed:border-green aria-pressed:pl-2"
-              onClick={() => onPick(trip.siteId)}
-            >
-              <span className="font-semibold">{trip.siteName}</span>
-              <span className="block text-soft">
-                {trip.due} within a month{trip.late > 0 && ` · ${String(trip.late)} late`}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <MoreRows pages={trips} words="Show more sites" />
-    </Section>
-  );
-}
-
-interface Certificate {
-  personId: string;
-  name: string;
-  scheme: string;
-  expires: string;
-}
-
-function Ending({ certificate }: { certificate: Certificate }) {
-  const today = useToday(HERE);
-  const expires = dayOf(certificate.expires);
-  const late = today !== null && expires < today;
-  return (
-    <div className="rule-b py-2">
-      <p className="font-semibold">{certificate.name}</p>
-      <DutyMark
-        state={late ? 'overdue' : 'upcoming'}
-        words={today === null ? dayWords(expires) : untilWords(expires, today)}
-      />
-      <p className="text-soft">
-        {certificate.scheme}, {dayWords(expires)}
-      </p>
-    </div>
-  );
-}
-
-const UNJUDGED_SHOWN = 4;
-const UNJUDGED_MORE = 50;
-
-const useUnjudged = (site: string | null) =>
-  useMachinePages(
-    { unjudged: '1', sort: 'name', limit: UNJUDGED_SHOWN, ...(site === null ? {} : { site }) },
-    { limit: UNJUDGED_MORE },
-  );
-
-/** Machines of which nobody can say what is due: never counted among those where nothing is. */
-function CannotBeJudged({ pages }: { pages: ReturnType<typeof useUnjudged> }) {
-  const write = useWriteSheet();
-  const rows = rowsOf(pages, ({ appliance }) => appliance.id);
-  const count = pages.data?.pages[0]?.count ?? 0;
-  if (rows.length === 0) return null;
-  return (
-    <Section
-      title="Cannot be judged"
-      aside={<span className="text-soft">{count.toLocaleString('en-US')}</span>}
-    >
-      <ul>
-        {rows.map(({ appliance, siteName, massSystem, summary: { unjudged } }) => (
-          <li key={appliance.id} className="rule-b flex flex-wrap items-center gap-x-4 gap-y-2 py-3">
-            <div className="min-w-0 flex-1 basis-64">
-              <p>
-                <Link
-                  to={`/machines/${encodeURIComponent(appliance.id)}`}
-                  className="font-semibold underline decoration-line underline-offset-4"
-                >
-                  {appliance.name}
-                </Link>{' '}
-                · {siteName}
-              </p>
-              {unjudged && <p className="text-ochre">◐ {unjudgedSentence(unjudged, massSystem)}</p>}
-            </div>
-            {unjudged?.code === 'fullCharge' && (
-              <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: appliance.id })}>
-                Set the full charge
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
-      <MoreRows pages={pages} words={`Show more of ${count.toLocaleString('en-US')}`} />
-    </Section>
-  );
-}
-
-const CLOSEST_SHOWN = 3;
-
-/** Machines whose allowance is nearly spent; those that exceeded already are in the list. */
-function NextToExceed() {
-  const closest = useMachines({ withRoom: '1', sort: 'room', limit: CLOSEST_SHOWN }).data?.rows ?? [];
-  if (closest.length === 0) return null;
-  return (
-    <Section title="Least room today">
-      {closest.map(({ appliance, summary, massSystem }) => (
-        <div key={appliance.id} className="mb-3">
-          <Link
-            className="font-semibold underline decoration-line underline-offset-4"
-            to={`/machines/${encodeURIComponent(appliance.id)}`}
-          >
-            {appliance.name}
-          </Link>
-          <RodDrawing rod={summary.rod} system={massSystem} />
-          <p className="text-soft">{rodWords(summary.rod, massSystem)}</p>
-        </div>
-      ))}
-    </Section>
-  );
 }

@@ -1,6 +1,6 @@
 /** Picking a machine from all of them: those used last come first. */
 import { useDeferredValue, useState } from 'react';
-import type { MachineRow } from '../../contract/api';
+import type { MachineRow } from '../../contract/machines';
 import { useMachines } from '../data/queries';
 import { recentIds } from '../data/recentMachines';
 import { inputShape } from '../parts/Field';

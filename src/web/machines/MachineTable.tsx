@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { createColumnHelper, getCoreRowModel, useReactTable } from '@tanstack/react-table';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import type { MachineRow, MachineSort } from '../../contract/api';
+import type { MachineRow, MachineSort } from '../../contract/machines';
 import { massText } from '../../core/quantity/mass';
 import type { ObligationKind } from '../../core/rules/obligation';
 import { MoreRows } from '../parts/Pages';

@@ -1,5 +1,5 @@
 /** Search, filters and order of the machines list, as they stand in its address and as they are asked for. */
-import { MACHINE_SORTS, type MachineSort } from '../../contract/api';
+import { MACHINE_SORTS, type MachineSort } from '../../contract/machines';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
 import { MACHINE_STATES } from '../../core/rules/machineState';
 import type { MachinesAsked } from '../data/queries';

@@ -1,7 +1,6 @@
 /** Is it tight and dry? The rise after the pump is shut off, fitted in a worker, with the three explanations drawn. */
 import { useEffect, useMemo } from 'react';
 import { type RiseJudged } from '../../../core/bench/evacuation/judgeRise';
-import { type Rise, riseAt } from '../../../core/bench/evacuation/rise';
 import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
 import { waterBoils } from '../../../core/bench/evacuation/water';
 import { leakSize } from '../../../core/bench/leakSize';
@@ -9,11 +8,10 @@ import { measureText } from '../../../core/quantity/measure';
 import type { UnitOf } from '../../../core/quantity/units';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
-import { EVACUATION_REASON_WORDS, RISE_SHORT, RISE_WORDS } from '../../../words/bench';
-import { bareFigure, durationWords } from '../../../words/measures';
-import { LazyCurves } from '../charts/LazyCurves';
+import { RISE_SHORT } from '../../../words/bench';
+import { durationWords } from '../../../words/measures';
 import { type BenchForm, useBenchForm } from '../form';
-import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
+import { Answer, Big, Caution, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
@@ -23,6 +21,7 @@ import { WorkProgress } from '../parts/WorkProgress';
 import { vacuumLines } from '../readingLines';
 import { useBench } from '../setting';
 import { useWork } from '../work/useWork';
+import { Water, OUTCOMES, RiseWords, RiseChart } from '../parts/RiseAnswer';
 
 const MICRON = 0.1333223684;
 const SPECS = {
@@ -223,119 +222,10 @@ function AsLeak({ slope, form }: { slope: number; form: Form }) {
   );
 }
 
-function Water({ water }: { water: { temperature: number; overIce: boolean; cannotDry: boolean | null } }) {
-  const { show } = useBench();
-  return (
-    <>
-      <Big label={`At the last reading water boils off ${water.overIce ? '(from ice) ' : ''}at`}>
-        {show('temperature', water.temperature)}
-      </Big>
-      {water.cannotDry === true && (
-        <Caution>
-          The coldest part of this system is below the boiling point: it cannot dry. Warm it, or pull deeper.
-        </Caution>
-      )}
-    </>
-  );
-}
-
-const OUTCOMES = { pass: 'Pass', fail: 'Fail', watchOn: 'Watch on' } as const;
-const TONES = { pass: 'good', fail: 'bad', watchOn: 'watch' } as const;
-
 function summaryOf(judged: RiseJudged, school: VacuumGoalName): string {
   const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
   const first = judged.kept[0]?.pressure ?? 0;
   const last = judged.kept.at(-1);
   const microns = (pascal: number) => `${String(Math.round(pascal / MICRON))} microns`;
   return `Evacuation: ${OUTCOMES[verdict.outcome].toLowerCase()}, ${judged.sure ? '' : 'likely '}${RISE_SHORT[judged.rise]}, ${microns(first)} to ${microns(last?.pressure ?? 0)} in ${durationWords(last?.at ?? 0)}`;
-}
-
-function RiseWords({ judged, school }: { judged: RiseJudged; school: VacuumGoalName }) {
-  const { show } = useBench();
-  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
-  const { title, about } = RISE_WORDS[judged.rise];
-  const fit = judged.fits[judged.rise];
-  return (
-    <>
-      <Verdict
-        tone={TONES[verdict.outcome]}
-        title={`${OUTCOMES[verdict.outcome]}: ${judged.sure ? '' : 'looks like '}${title.toLowerCase()}`}
-      >
-        {verdict.reasons.length > 0 &&
-          `${verdict.outcome === 'fail' ? 'Because' : 'Still'} ${verdict.reasons.map((each) => EVACUATION_REASON_WORDS[each]).join(' and ')}. `}
-        {about}
-      </Verdict>
-      <p>
-        {judged.sure
-          ? 'The readings are enough for a firm word.'
-          : judged.neededS === null
-            ? 'Not firm yet, and two hours of this would not make it so: look for a better gauge or a steadier temperature.'
-            : `Not firm yet: watch ${show('duration', judged.neededS)} in all.`}
-        {!judged.sure &&
-          ` Evidence so far that a leak is part of it: ${percent(judged.leak)}; that moisture is: ${percent(judged.moisture)}.`}
-      </p>
-      <div className="mt-3 grid gap-x-8 sm:grid-cols-2">
-        {fit.slope > 0 && <Big label="It climbs">{show('vacuumRate', fit.slope)}</Big>}
-        {fit.step > 0 && (
-          <Big label="Moisture adds in the end" note={`with a time of ${show('duration', fit.time)}`}>
-            {show('vacuum', fit.step)}
-          </Big>
-        )}
-        {fit.slope === 0 && (
-          <Big label="The largest leak that could still hide">{show('vacuumRate', judged.bounds.slope)}</Big>
-        )}
-      </div>
-      {judged.jumps.length > 0 && (
-        <p>
-          {String(judged.jumps.length)} {judged.jumps.length === 1 ? 'reading jumped' : 'readings jumped'} and
-          came back: marked, not fitted.
-        </p>
-      )}
-    </>
-  );
-}
-
-const percent = (share: number): string =>
-  share > 0.99 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${String(Math.round(share * 100))} %`;
-
-const LOOKS = { flat: 'third', climbing: 'second', levelling: 'main', both: 'main' } as const;
-const CURVE_POINTS = 60;
-
-function RiseChart({ judged, unit }: { judged: RiseJudged; unit: UnitOf<'vacuum'> }) {
-  const from = judged.kept[0]?.at ?? 0;
-  const to = judged.kept.at(-1)?.at ?? 0;
-  const place = (at: number, pressure: number) => ({ x: at / 60, y: bareFigure('vacuum', pressure, unit) });
-  const drawn: Rise[] =
-    judged.rise === 'both' ? ['both', 'climbing', 'flat'] : ['levelling', 'climbing', 'flat'];
-  return (
-    <LazyCurves
-      label="The rise and its explanations"
-      x={{ name: 'Time since the pump was shut off', unit: 'min' }}
-      y={{ name: 'Vacuum', unit: unit === 'micron' ? 'microns' : unit }}
-      curves={[
-        ...drawn.map((rise) => ({
-          name: `${RISE_SHORT[rise]}${rise === judged.rise ? ', fits best' : ''}`,
-          look: LOOKS[rise],
-          points: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
-            const at = from + ((to - from) * i) / CURVE_POINTS;
-            return place(at, riseAt(judged.fits[rise], at));
-          }),
-        })),
-        {
-          name: 'readings',
-          look: 'readings' as const,
-          points: judged.kept.map((each) => place(each.at, each.pressure)),
-        },
-        ...(judged.jumps.length > 0
-          ? [
-              {
-                name: 'jumps, not fitted',
-                look: 'aside' as const,
-                points: judged.jumps.map((each) => place(each.at, each.pressure)),
-              },
-            ]
-          : []),
-      ]}
-    />
-  );
 }

@@ -1,15 +1,13 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
 import { fahrenheitDegrees } from '../../../core/bench/calculated';
-import { type HoldJudged, judgeHold } from '../../../core/bench/hold';
+import { judgeHold } from '../../../core/bench/hold';
 import { fallFor, holdLoss, standingTime } from '../../../core/bench/holdLoss';
 import { measureText } from '../../../core/quantity/measure';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
 import { WEAK_WORDS } from '../../../words/bench';
-import { bareFigure, readIn } from '../../../words/measures';
-import { LazyCurves } from '../charts/LazyCurves';
 import { useBenchForm } from '../form';
-import { Answer, Big, Caution, Refused, Verdict } from '../parts/Answer';
+import { Answer, Big, Caution, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More, Ready } from '../parts/Fields';
 import { HoldTimer } from '../parts/HoldTimer';
@@ -17,6 +15,7 @@ import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { holdLines } from '../readingLines';
 import { useBench } from '../setting';
+import { HoldWords, verdictTitle, HoldChart } from '../parts/HoldAnswer';
 
 const PSI = 6894.757293168;
 const OUNCE_A_YEAR = 0.45359237 / 16 / (365 * 86_400);
@@ -194,100 +193,6 @@ function Judged({ form }: { form: Form }) {
         </WithTable>
       )}
     </Ready>
-  );
-}
-
-function HoldWords({ judged }: { judged: HoldJudged }) {
-  const { show } = useBench();
-  const { verdict } = judged;
-  return (
-    <>
-      <Verdict tone={TONES[verdict.kind]} title={verdictTitle(judged, show)}>
-        {verdict.kind === 'holding' &&
-          `No loss larger than ${show('pressureRate', verdict.lossAtMost)} could hide in this.`}
-        {verdict.kind === 'losing' &&
-          `Give or take ${show('pressureRate', verdict.rateDoubt)}. Soap every joint that was touched.`}
-        {verdict.kind === 'cannotTell' &&
-          `A leak that matters could still hide. Let it stand ${show('duration', verdict.untilS)} in all, counted from the start.`}
-        {verdict.kind === 'risen' &&
-          'More than temperature explains: the gas was warmer than said, or a valve lets by from a higher side.'}
-      </Verdict>
-      <div className="grid gap-x-8 sm:grid-cols-2">
-        <Big label="Expected at the end">{show('pressure', judged.expected)}</Big>
-        <Big
-          label="Measured against it"
-          note={`gauge and temperatures leave ${show('pressureDifference', judged.doubt)} open, either way`}
-        >
-          {show('pressureDifference', judged.residual)}
-        </Big>
-      </div>
-      {judged.weak.map((each) => (
-        <Caution key={each}>{WEAK_WORDS[each]}</Caution>
-      ))}
-    </>
-  );
-}
-
-const TONES = { holding: 'good', losing: 'bad', cannotTell: 'watch', risen: 'watch' } as const;
-
-function verdictTitle({ verdict }: HoldJudged, show: ReturnType<typeof useBench>['show']): string {
-  switch (verdict.kind) {
-    case 'holding':
-      return 'Holding';
-    case 'losing':
-      return `Losing ${show('pressureRate', verdict.rate)}`;
-    case 'cannotTell':
-      return 'Cannot tell yet';
-    case 'risen':
-      return 'The pressure rose';
-  }
-}
-
-function HoldChart({
-  judged,
-  si,
-  between,
-}: {
-  judged: HoldJudged;
-  si: { start: number; end: number; stood: number };
-  between: readonly { at: number; pressure: number }[];
-}) {
-  const { system, atmosphere } = useBench();
-  const unit = readIn('pressure', system);
-  const place = (at: number, pressure: number) => ({
-    x: at / 60,
-    y: bareFigure('pressure', pressure, unit, atmosphere),
-  });
-  const edge = (side: 1 | -1) =>
-    bareFigure('pressure', judged.expected + side * judged.doubt, unit, atmosphere);
-  return (
-    <LazyCurves
-      label="Pressure while it stood"
-      x={{ name: 'Time', unit: 'min' }}
-      y={{ name: 'Pressure', unit }}
-      curves={[
-        {
-          name: 'expected from temperature alone',
-          look: 'main',
-          points: [place(0, si.start), place(si.stood, judged.expected)],
-        },
-        {
-          name: 'measured',
-          look: 'readings',
-          points: [
-            place(0, si.start),
-            ...between.map((each) => place(each.at, each.pressure)),
-            place(si.stood, si.end),
-          ],
-        },
-      ]}
-      band={{
-        from: edge(-1),
-        to: edge(1),
-        since: (si.stood / 60) * 0.9,
-        name: 'expected at the end, with the doubt of gauge and temperature',
-      }}
-    />
   );
 }
 

@@ -9,7 +9,8 @@ import {
 import { Choices } from '../../parts/Choices';
 import { benchRefusalWords } from '../../../words/bench';
 import { readIn } from '../../../words/measures';
-import { type Moved, SaturationGrip } from '../charts/SaturationGrip';
+import { SaturationGrip } from '../charts/SaturationGrip';
+import { type Moved } from '../charts/curveSides';
 import { useBenchForm } from '../form';
 import { Refused, Wanted } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';

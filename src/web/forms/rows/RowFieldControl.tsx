@@ -3,7 +3,7 @@ import { useOwners, useSpaces } from '../../data/queries';
 import { CheckField, SelectField, TextArea, TextField } from '../../parts/Field';
 import { SiteChoice } from '../SiteChoice';
 import { Ticks } from '../../parts/Ticks';
-import type { RowField } from '../../../record/rows/rowForms';
+import type { RowField } from '../../../record/rows/rowField';
 import type { RowDraft } from '../../../record/rows/rowValues';
 
 const LINES: readonly RowField['type'][] = ['long', 'numbers', 'certificates', 'methods'];

@@ -1,13 +1,10 @@
 /** Before driving: what the history of a machine says, on one page, and what to pack. */
-import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { dayOf } from '../../../core/quantity/day';
 import { grams, massText } from '../../../core/quantity/mass';
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
-import { stainsOf, toLookAgain } from '../../../core/visit/stains';
-import { valueOf } from '../../../core/visit/stated';
 import { useWriter } from '../../data/writer';
 import { Button, ButtonLink } from '../../parts/Button';
 import { Loaded, Page, Section } from '../../parts/Page';
@@ -20,11 +17,9 @@ import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteSheet } from '../../data/writeSheet';
-import { statedWords } from '../../../words/stated';
 import { BottleList } from '../../panels/BottleList';
-import { Picture } from '../../photos/Picture';
-import { photosOf } from '../../photos/photos';
 import { type MachineView, useMachineView } from '../../data/machineView';
+import { Stains, Unknown, Notes, Leaks, Parts } from './digest';
 
 export default function BeforePage() {
   const { id = '' } = useParams();
@@ -84,130 +79,6 @@ export function BeforeDigest({ view }: { view: MachineView }) {
         <Packing digest={digest} view={view} />
       </div>
     </div>
-  );
-}
-
-/** Stains that misled somebody before, or that were cleaned to see whether they come back. */
-function Stains({ view }: { view: MachineView }) {
-  const stains = stainsOf(view.standing.history.entries);
-  if (stains.length === 0) return null;
-  const photos = photosOf(view.standing.history.entries);
-  return (
-    <Section title="Oil stains on record">
-      <ul>
-        {stains.map((stain) => (
-          <li key={stain.id} className="rule-b py-1.5">
-            <span className="font-semibold">{stain.place}</span>
-            <span className="block text-soft">
-              {`cause ${statedWords<string>(stain.cause, (cause) => cause) ?? 'not recorded'}`},{' '}
-              {stain.cleanedOn === null ? 'not cleaned' : `cleaned ${dayWords(stain.cleanedOn)}`}
-              {toLookAgain([stain]).length > 0 && (
-                <span className="font-semibold text-ochre"> · look whether it came back</span>
-              )}
-              {valueOf(stain.result) === 'cameBack' && (
-                <span className="font-semibold text-brick"> · came back</span>
-              )}
-              {valueOf(stain.result) === 'stayedClean' && ' · stayed clean'}
-            </span>
-            {photos
-              .filter(({ note }) => note.stain === stain.id)
-              .map(({ entry, note }) => (
-                <span key={entry.id} className="block max-w-60">
-                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? stain.place} />
-                </span>
-              ))}
-          </li>
-        ))}
-      </ul>
-    </Section>
-  );
-}
-
-const Unknown = ({ children }: { children: ReactNode }) => <p className="text-soft">{children}</p>;
-
-function Notes({ digest: { handover, control } }: { digest: BeforeDriving }) {
-  const { people } = useWriter();
-  const by = people.find((person) => person.id === handover?.by)?.name ?? handover?.by;
-  return (
-    <Section title="What the last person left">
-      {handover ? (
-        <>
-          {handover.notes && (
-            <p className="whitespace-pre-line border-l-4 border-green pl-3">{handover.notes}</p>
-          )}
-          {handover.oddSettings && (
-            <p className="mt-2 whitespace-pre-line border-l-4 border-ochre pl-3">
-              <span className="font-semibold">Leave as it is: </span>
-              {handover.oddSettings}
-            </p>
-          )}
-          <p className="mt-1 text-soft">
-            {by}, {dayWords(handover.on)}
-          </p>
-        </>
-      ) : (
-        <Unknown>Nobody left a note. Yours will stand here.</Unknown>
-      )}
-      {control && (
-        <p className="mt-2">
-          {control.words} <span className="text-soft">(kept {dayWords(control.on)})</span>
-        </p>
-      )}
-    </Section>
-  );
-}
-
-const PLACES_SHOWN = 6;
-
-function Leaks({ digest: { leakPlaces } }: { digest: BeforeDriving }) {
-  return (
-    <Section title="Look here first">
-      {leakPlaces.length === 0 && <Unknown>No leak with a place is on record.</Unknown>}
-      <ol>
-        {leakPlaces.slice(0, PLACES_SHOWN).map((each) => (
-          <li key={each.place} className="rule-b py-1.5">
-            <span className="font-semibold">{each.place}</span>
-            <span className="text-soft">
-              {' '}
-              · {each.times === 1 ? 'once' : `${String(each.times)} times`}, last {dayWords(each.lastOn)}
-            </span>
-          </li>
-        ))}
-      </ol>
-    </Section>
-  );
-}
-
-function Parts({ digest: { temporary, again }, view }: { digest: BeforeDriving; view: MachineView }) {
-  if (temporary.length === 0 && again.length === 0) return null;
-  return (
-    <Section title="Parts">
-      <ul>
-        {temporary.map((each) => {
-          const late = each.removeBy !== null && each.removeBy < view.today;
-          return (
-            <li key={each.entryId} className="rule-b py-1.5">
-              <span className="font-semibold">{[each.part, each.place].filter(Boolean).join(', ')}</span>
-              <span className={late ? 'block font-semibold text-brick' : 'block text-soft'}>
-                {late && '▲ '}Temporary since {dayWords(each.fittedOn)},{' '}
-                {each.removeBy === null
-                  ? 'no day set by which it goes'
-                  : `${late ? 'should have gone by' : 'goes by'} ${dayWords(each.removeBy)}`}
-              </span>
-            </li>
-          );
-        })}
-        {again.map((each) => (
-          <li key={`${each.part}${each.place ?? ''}`} className="rule-b py-1.5">
-            <span className="font-semibold">{[each.part, each.place].filter(Boolean).join(', ')}</span>
-            <span className="block text-ochre">
-              ◐ Fitted {String(each.days.length)} times within a year ({each.days.map(dayWords).join(', ')}):
-              find the cause.
-            </span>
-          </li>
-        ))}
-      </ul>
-    </Section>
   );
 }
 

@@ -1,6 +1,6 @@
 /** Step 1: the complaint, how long it has been warm, what is at risk, and what feeds what. */
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
+import { NoteCard } from '../panels/NoteCard';
 import { useVisit } from '../visitContext';
 import { FeedsPanel } from '../../forms/FeedsPanel';
 

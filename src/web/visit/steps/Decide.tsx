@@ -16,9 +16,9 @@ import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { rodSentence } from '../../../words/rod';
 import { whyWords } from '../../../words/why';
-import { LeaksPanel } from '../LeaksPanel';
-import { NoteCard } from '../NoteCard';
-import { StepCalculators } from '../StepCalculators';
+import { LeaksPanel } from '../panels/LeaksPanel';
+import { NoteCard } from '../panels/NoteCard';
+import { StepCalculators } from '../panels/StepCalculators';
 import { useVisit } from '../visitContext';
 
 /** Forms that answer a decision in law. */

@@ -3,9 +3,9 @@ import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { TextField } from '../../parts/Field';
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { TestsPanel } from '../TestsPanel';
-import { StepCalculator, StepCalculators } from '../StepCalculators';
+import { NoteCard } from '../panels/NoteCard';
+import { TestsPanel } from '../panels/TestsPanel';
+import { StepCalculator, StepCalculators } from '../panels/StepCalculators';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 

@@ -6,11 +6,11 @@ import { initialValues, madeOf } from '../../../record/formValues';
 import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { CONDITIONS_FORM, noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { TestsPanel } from '../TestsPanel';
-import { StepCalculator } from '../StepCalculators';
+import { NoteCard } from '../panels/NoteCard';
+import { TestsPanel } from '../panels/TestsPanel';
+import { StepCalculator } from '../panels/StepCalculators';
 import { useKeptDraft } from '../../data/useKeptDraft';
-import { ValvesPanel } from '../ValvesPanel';
+import { ValvesPanel } from '../panels/ValvesPanel';
 import { useVisit } from '../visitContext';
 
 export function HoldStep() {

@@ -1,10 +1,10 @@
 /** Step 7: pump down, valve off or recover; valves as a list to be opened again; gas by weight, never let out. */
 import { Section } from '../../parts/Page';
-import { GasCard, useVisitGas } from '../GasCard';
+import { GasCard, useVisitGas } from '../panels/GasCard';
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { StepCalculators } from '../StepCalculators';
-import { ValvesPanel } from '../ValvesPanel';
+import { NoteCard } from '../panels/NoteCard';
+import { StepCalculators } from '../panels/StepCalculators';
+import { ValvesPanel } from '../panels/ValvesPanel';
 
 export function Isolate() {
   const gas = useVisitGas('refrigerantRecovered');

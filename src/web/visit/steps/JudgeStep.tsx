@@ -10,7 +10,7 @@ import { useTable } from '../../data/useTable';
 import { Loaded } from '../../parts/Page';
 import { carrying } from '../../../core/visit/notes';
 import { noteForm, oneReading } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
+import { NoteCard } from '../panels/NoteCard';
 import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 import { SoFar } from './Read';

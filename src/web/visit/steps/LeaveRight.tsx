@@ -8,9 +8,9 @@ import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { CHECK_WORDS } from '../../../words/leaks';
-import { NoteCard } from '../NoteCard';
+import { NoteCard } from '../panels/NoteCard';
 import { useVisitWrite } from '../useVisitWrite';
-import { ValvesPanel } from '../ValvesPanel';
+import { ValvesPanel } from '../panels/ValvesPanel';
 import { useVisit } from '../visitContext';
 
 export function LeaveRight() {

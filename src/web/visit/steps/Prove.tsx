@@ -13,11 +13,11 @@ import { DutyMark } from '../../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { TEST_METHOD_WORDS } from '../../../words/leaks';
-import { LeaksPanel } from '../LeaksPanel';
+import { LeaksPanel } from '../panels/LeaksPanel';
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { TestsPanel } from '../TestsPanel';
-import { StepCalculators } from '../StepCalculators';
+import { NoteCard } from '../panels/NoteCard';
+import { TestsPanel } from '../panels/TestsPanel';
+import { StepCalculators } from '../panels/StepCalculators';
 import { useVisit } from '../visitContext';
 
 export function Prove() {

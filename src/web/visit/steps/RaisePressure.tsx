@@ -1,7 +1,7 @@
 /** Step 4: the side at rest, or nitrogen; never above the least marked design pressure. */
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { StepCalculators } from '../StepCalculators';
+import { NoteCard } from '../panels/NoteCard';
+import { StepCalculators } from '../panels/StepCalculators';
 
 export function RaisePressure() {
   return (

@@ -8,10 +8,10 @@ import { Section } from '../../parts/Page';
 import { READING_WORDS, VALUE_WORDS } from '../../../words/judge';
 import { shownIn } from '../../../words/measures';
 import { measuredWords, statedWords } from '../../../words/stated';
-import { InstrumentsPanel } from '../InstrumentsPanel';
+import { InstrumentsPanel } from '../panels/InstrumentsPanel';
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
-import { StepCalculators } from '../StepCalculators';
+import { NoteCard } from '../panels/NoteCard';
+import { StepCalculators } from '../panels/StepCalculators';
 import { usualDifference } from '../../../record/circuitOf';
 import { useVisit } from '../visitContext';
 

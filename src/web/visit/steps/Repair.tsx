@@ -7,9 +7,9 @@ import { leakDraftOf } from '../../../record/leakDraft';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { METAL_WORDS, jointWords } from '../../../words/leaks';
-import { LeaksPanel } from '../LeaksPanel';
+import { LeaksPanel } from '../panels/LeaksPanel';
 import { type Form, noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
+import { NoteCard } from '../panels/NoteCard';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 

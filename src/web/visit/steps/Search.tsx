@@ -18,11 +18,11 @@ import { Button } from '../../parts/Button';
 import { SelectField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../../words/circuit';
-import { LeaksPanel } from '../LeaksPanel';
+import { LeaksPanel } from '../panels/LeaksPanel';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
-import { SpotSheet } from './SpotSheet';
+import { SpotSheet } from '../drawing/SpotSheet';
 import { noteForm } from '../../../record/forms';
-import { NoteCard } from '../NoteCard';
+import { NoteCard } from '../panels/NoteCard';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 

@@ -6,14 +6,14 @@ import {
   type SchoolQuestion,
   questionsAt,
   schoolUsed,
-} from '../../core/visit/schools';
-import { ApiError } from '../forms/ApiError';
-import { Button } from '../parts/Button';
-import { Choices } from '../parts/Choices';
-import { TextField } from '../parts/Field';
-import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
-import { useVisitWrite } from './useVisitWrite';
-import { useVisit } from './visitContext';
+} from '../../../core/visit/schools';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { Choices } from '../../parts/Choices';
+import { TextField } from '../../parts/Field';
+import { QUESTION_WORDS, SCHOOL_WORDS } from '../../../words/schools';
+import { useVisitWrite } from '../useVisitWrite';
+import { useVisit } from '../visitContext';
 
 export function SchoolPicks() {
   const { step } = useVisit();

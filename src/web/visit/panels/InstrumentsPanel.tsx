@@ -1,15 +1,15 @@
 /** Instruments: what must be added to each one's reading, and when it was last checked. The machine's own display is one. */
-import { Fold } from '../parts/Fold';
+import { Fold } from '../../parts/Fold';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { type Instrument, checkState } from '../../core/visit/instrument';
-import { useInstruments } from '../data/queries';
-import { Button } from '../parts/Button';
-import { RowSheet } from '../forms/rows/RowSheet';
-import { DIMENSION_WORDS, OFFSET_IN } from '../../words/codes';
-import { dayWords } from '../../words/dates';
-import { shownIn } from '../../words/measures';
-import { useVisit } from './visitContext';
+import { type Instrument, checkState } from '../../../core/visit/instrument';
+import { useInstruments } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { RowSheet } from '../../forms/rows/RowSheet';
+import { DIMENSION_WORDS, OFFSET_IN } from '../../../words/codes';
+import { dayWords } from '../../../words/dates';
+import { shownIn } from '../../../words/measures';
+import { useVisit } from '../visitContext';
 
 export function InstrumentsPanel() {
   const { view, units, atmosphere } = useVisit();

@@ -1,7 +1,7 @@
 /** A signature with a finger or a pen, kept as path data: sharp at any size, and small. */
 import { useEffect, useRef } from 'react';
 import Pad from 'signature_pad';
-import { Button } from '../parts/Button';
+import { Button } from '../../parts/Button';
 
 export const SIGNATURE_BOX = { width: 400, height: 120 } as const;
 

@@ -1,12 +1,12 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
-import type { DatedEntry } from '../../core/logbook/order';
-import { type Running, weakIn } from '../../core/visit/evidence';
-import { readNumber, readingsSoFar } from '../../core/visit/visitRecord';
-import { Section } from '../parts/Page';
-import { dayWords } from '../../words/dates';
-import { weakWords } from '../../words/leaks';
-import { sentenceOf } from '../../record/sentence';
-import { useVisit } from './visitContext';
+import type { DatedEntry } from '../../../core/logbook/order';
+import { type Running, weakIn } from '../../../core/visit/evidence';
+import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
+import { Section } from '../../parts/Page';
+import { dayWords } from '../../../words/dates';
+import { weakWords } from '../../../words/leaks';
+import { sentenceOf } from '../../../record/sentence';
+import { useVisit } from '../visitContext';
 
 /** What the two sides run at, as far as this visit read it. */
 export function useRunning(): Running {

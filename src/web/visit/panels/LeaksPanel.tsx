@@ -1,16 +1,16 @@
 /** Leaks of this machine with state and evidence: more evidence, or a verdict withdrawn that somebody may have been told. */
 import { useState } from 'react';
-import type { Entry } from '../../core/logbook/entry';
-import { carrying } from '../../core/visit/notes';
-import { type LeakStory } from '../../core/visit/leakStory';
-import { Button } from '../parts/Button';
-import { Section } from '../parts/Page';
-import { Sheet } from '../parts/Sheet';
-import { dayWords } from '../../words/dates';
-import { LEAK_STATE_WORDS, leakLine } from '../../words/leaks';
+import type { Entry } from '../../../core/logbook/entry';
+import { carrying } from '../../../core/visit/notes';
+import { type LeakStory } from '../../../core/visit/leakStory';
+import { Button } from '../../parts/Button';
+import { Section } from '../../parts/Page';
+import { Sheet } from '../../parts/Sheet';
+import { dayWords } from '../../../words/dates';
+import { LEAK_STATE_WORDS, leakLine } from '../../../words/leaks';
 import { NoteCard } from './NoteCard';
-import { type Form, noteForm } from '../../record/forms';
-import { useVisit } from './visitContext';
+import { type Form, noteForm } from '../../../record/forms';
+import { useVisit } from '../visitContext';
 
 const OPEN_STATES: readonly LeakStory['state'][] = ['confirmed', 'repaired', 'tested', 'deferred'];
 const TONE: Partial<Record<LeakStory['state'], string>> = {

@@ -1,10 +1,10 @@
 /** Above the step: what must not be forgotten in this order, and the cautions that belong here. Neither blocks. */
-import { cautionsOf } from '../../core/visit/cautions';
-import { guardsOf } from '../../core/visit/guards';
-import { beforeDriving } from '../../core/visit/beforeDriving';
-import { isBlend } from '../../core/refrigerant/refrigerant';
-import { CAUTION_WORDS, guardWords } from '../../words/steps';
-import { useVisit } from './visitContext';
+import { cautionsOf } from '../../../core/visit/cautions';
+import { guardsOf } from '../../../core/visit/guards';
+import { beforeDriving } from '../../../core/visit/beforeDriving';
+import { isBlend } from '../../../core/refrigerant/refrigerant';
+import { CAUTION_WORDS, guardWords } from '../../../words/steps';
+import { useVisit } from '../visitContext';
 
 export function Guards() {
   const { step, view, record, leaks, units } = useVisit();

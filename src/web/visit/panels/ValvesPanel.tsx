@@ -1,16 +1,16 @@
 /** Valves that were shut, as a list to be opened again: nothing is handed over with one of them unspoken of. */
 import { useState } from 'react';
-import { partType } from '../../core/visit/circuit/parts';
-import { shutValves, type ValveState } from '../../core/visit/visitRecord';
-import { ApiError } from '../forms/ApiError';
-import { Button } from '../parts/Button';
-import { CheckField, TextField } from '../parts/Field';
-import { Section } from '../parts/Page';
-import { partWords } from '../../words/circuit';
-import { dayWords } from '../../words/dates';
-import { useVisitWrite } from './useVisitWrite';
-import { useKeptDraft } from '../data/useKeptDraft';
-import { useVisit } from './visitContext';
+import { partType } from '../../../core/visit/circuit/parts';
+import { shutValves, type ValveState } from '../../../core/visit/visitRecord';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { CheckField, TextField } from '../../parts/Field';
+import { Section } from '../../parts/Page';
+import { partWords } from '../../../words/circuit';
+import { dayWords } from '../../../words/dates';
+import { useVisitWrite } from '../useVisitWrite';
+import { useKeptDraft } from '../../data/useKeptDraft';
+import { useVisit } from '../visitContext';
 
 const NO_VALVE = { name: '', ofCompressor: false };
 

@@ -1,18 +1,18 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
 import { type ReactNode, useState } from 'react';
-import type { Entry } from '../../core/logbook/entry';
-import { dayText } from '../../core/quantity/day';
-import { useWriter } from '../data/writer';
-import { FieldControl } from '../forms/FieldControl';
-import type { Form } from '../../record/forms';
-import type { Values } from '../../record/field';
-import { initialValues, madeOf } from '../../record/formValues';
-import { WriterField } from '../forms/WriterField';
-import { ApiError } from '../forms/ApiError';
-import { Button } from '../parts/Button';
-import { useVisitWrite } from './useVisitWrite';
-import { useKeptDraft } from '../data/useKeptDraft';
-import { useVisit } from './visitContext';
+import type { Entry } from '../../../core/logbook/entry';
+import { dayText } from '../../../core/quantity/day';
+import { useWriter } from '../../data/writer';
+import { FieldControl } from '../../forms/FieldControl';
+import type { Form } from '../../../record/forms';
+import type { Values } from '../../../record/field';
+import { initialValues, madeOf } from '../../../record/formValues';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { useVisitWrite } from '../useVisitWrite';
+import { useKeptDraft } from '../../data/useKeptDraft';
+import { useVisit } from '../visitContext';
 
 interface Props {
   spec: Form;

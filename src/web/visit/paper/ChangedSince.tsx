@@ -1,9 +1,9 @@
 /** A signed record that changed says so. */
-import { afterSignature } from '../../core/visit/signed';
-import { useWriter } from '../data/writer';
-import { instantWords } from '../../words/dates';
-import { entryTitle, sentenceOf } from '../../record/sentence';
-import { useVisit } from './visitContext';
+import { afterSignature } from '../../../core/visit/signed';
+import { useWriter } from '../../data/writer';
+import { instantWords } from '../../../words/dates';
+import { entryTitle, sentenceOf } from '../../../record/sentence';
+import { useVisit } from '../visitContext';
 
 /** What was written, corrected or voided of this visit after the signature. */
 export function ChangedSince() {

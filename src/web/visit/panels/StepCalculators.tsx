@@ -1,12 +1,12 @@
 /** Calculators of the bench inside a step: set to this machine, their results filed in this visit. */
-import { type CalculatorName, calculatorOf, calculatorsAt } from '../../record/calculators';
-import { type CalculatorHome, CalculatorHomeContext } from '../calculators/calculatorHome';
-import { CalculatorPage } from '../calculators/CalculatorPage';
-import { BenchSettingProvider } from '../calculators/setting';
-import { Fold } from '../parts/Fold';
-import { useVisitWrite } from './useVisitWrite';
-import { useKnown } from './useKnown';
-import { useVisit } from './visitContext';
+import { type CalculatorName, calculatorOf, calculatorsAt } from '../../../record/calculators';
+import { type CalculatorHome, CalculatorHomeContext } from '../../calculators/calculatorHome';
+import { CalculatorPage } from '../../calculators/CalculatorPage';
+import { BenchSettingProvider } from '../../calculators/setting';
+import { Fold } from '../../parts/Fold';
+import { useVisitWrite } from '../useVisitWrite';
+import { useKnown } from '../useKnown';
+import { useVisit } from '../visitContext';
 
 /** All that stand at this step, folded behind their questions; `but`: those that the step shows open itself. */
 export function StepCalculators({ but = [] }: { but?: readonly CalculatorName[] }) {

@@ -1,12 +1,12 @@
 /** Gas in or out as part of a visit: the same form as everywhere, with the rod live, filed under the visit. */
-import { dayText } from '../../core/quantity/day';
-import type { Entry } from '../../core/logbook/entry';
-import { GasFields } from '../forms/gas/GasFields';
-import type { Direction } from '../../record/gasDraft';
-import { type GasFormState, useGasForm } from '../forms/gas/useGasForm';
-import { ApiError } from '../forms/ApiError';
-import { Button } from '../parts/Button';
-import { useVisit } from './visitContext';
+import { dayText } from '../../../core/quantity/day';
+import type { Entry } from '../../../core/logbook/entry';
+import { GasFields } from '../../forms/gas/GasFields';
+import type { Direction } from '../../../record/gasDraft';
+import { type GasFormState, useGasForm } from '../../forms/gas/useGasForm';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { useVisit } from '../visitContext';
 
 /** The form of this visit's gas; `also` is written with it. */
 export function useVisitGas(

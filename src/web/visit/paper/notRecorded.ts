@@ -1,0 +1,3 @@
+/** What a paper says where nothing was written. */
+
+export const NOT_RECORDED = 'not recorded';

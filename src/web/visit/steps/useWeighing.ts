@@ -1,0 +1,127 @@
+/** Weighing at the bottle: before and after, less what stays in the hoses, kept as it is typed. */
+import { hoseContent } from '../../../core/bench/charge/hoses';
+import { weighedIn } from '../../../core/bench/charge/weighed';
+import { fromSi, parseMeasure } from '../../../core/quantity/measure';
+import { MASS_UNITS, type MassUnit, grams } from '../../../core/quantity/mass';
+import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
+import type { Measured } from '../../../core/visit/stated';
+import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
+import { useTable } from '../../data/useTable';
+import { useBottlesOf } from '../../data/queries';
+import { benchRefusalWords } from '../../../words/bench';
+import { readIn, shownIn } from '../../../words/measures';
+import { useKeptDraft } from '../../data/useKeptDraft';
+import { useVisit } from '../visitContext';
+
+export interface Weighing {
+  bottle: string;
+  before: string;
+  after: string;
+  hoses: 'none' | 'empty' | 'full';
+  length: string;
+  bore: string;
+  liquid: string;
+}
+
+export const FRESH: Weighing = {
+  bottle: '',
+  before: '',
+  after: '',
+  hoses: 'none',
+  length: '5 ft',
+  bore: '0.19 in',
+  liquid: '75 °F',
+};
+
+/** What the scale said, what stays in the hoses, and so what is inside; null while something is missing. */
+export function useWeighing() {
+  const { visitId, view, units, atmosphere, record, place } = useVisit();
+  const name = view.standing.present.refrigerant.name;
+  const table = useTable(name).data;
+  const { draft, set, forget } = useKeptDraft<Weighing>(
+    `${visitId} ${view.machine.appliance.id} weighing`,
+    () => FRESH,
+  );
+  const bottles = useBottlesOf(name) ?? [];
+  const read = (dimension: 'mass' | 'length' | 'temperature', text: string) =>
+    parseMeasure(
+      dimension,
+      text,
+      (dimension === 'mass' ? place.mass : readIn(dimension, units)) as never,
+      atmosphere,
+    );
+  const before = read('mass', draft.before);
+  const after = read('mass', draft.after);
+  const length = read('length', draft.length);
+  const bore = read('length', draft.bore);
+  const liquid = read('temperature', draft.liquid);
+  const bottle = bottles.find((each) => each.id === draft.bottle)?.serial ?? 'bottle';
+  const suction = readNumber(readingsSoFar(record.entries), 'suction');
+  const typed = (text: string, unit: string) =>
+    /[a-z]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`;
+  const measured = (text: string, value: { si: number; unit: string }): Measured => ({
+    typed: typed(text, value.unit),
+    si: value.si,
+    unit: value.unit,
+  });
+
+  let kept: number | null = draft.hoses === 'none' ? 0 : null;
+  let problem: string | null = null;
+  const show = shownIn(units, atmosphere);
+  if (draft.hoses !== 'none' && table && length.ok && bore.ok) {
+    const density =
+      draft.hoses === 'full'
+        ? liquid.ok
+          ? liquidDensity(table, liquid.value.si)
+          : null
+        : vapourAt(table, suction ?? atmosphere);
+    const held =
+      density?.ok === true
+        ? hoseContent({ bore: bore.value.si, length: length.value.si, count: 1, density: density.value })
+        : null;
+    if (held?.ok) kept = held.value.value.mass;
+    else if (held) problem = benchRefusalWords(held.refusal, show);
+    else if (density && !density.ok) problem = benchRefusalWords(density.refusal, show);
+  }
+  const out =
+    before.ok && after.ok ? weighedIn([{ bottle, before: before.value.si, after: after.value.si }]) : null;
+  if (out && !out.ok) problem = benchRefusalWords(out.refusal, show);
+  const scale = MASS_UNITS.find((unit) => before.ok && before.value.unit === unit) ?? place.mass;
+  const inside = out?.ok && kept !== null ? Math.max(0, out.value.value - kept) : null;
+  const note =
+    inside !== null && before.ok && after.ok
+      ? {
+          bottles: [
+            {
+              bottle,
+              before: measured(draft.before, before.value),
+              after: measured(draft.after, after.value),
+            },
+          ],
+          keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
+        }
+      : null;
+  return { draft, set, forget, bottles, kept, inside, problem, note, scale, hosesHoldMore: holdsMore() };
+
+  /** A critical charge can be less than one hose holds. */
+  function holdsMore(): boolean {
+    const full = view.standing.present.fullCharge;
+    return draft.hoses === 'full' && kept !== null && full !== null && kept * 1000 > grams(full);
+  }
+}
+
+/** Vapour that a hose keeps when it was pulled down to the suction pressure. */
+function vapourAt(table: Parameters<typeof vapourDensity>[0], pressure: number) {
+  const at = saturationTemperature(table, 'dew', pressure);
+  return at.ok ? vapourDensity(table, at.value) : at;
+}
+
+/** No scale of the trade reads finer. */
+export const LEAST_SHOWN_KG = 5e-4;
+
+const DECIMALS: Partial<Record<string, number>> = { g: 1, oz: 2 };
+
+/** The weight as a person would type it, in the unit in which the scale was read: 53 g stay 53 g. */
+export function takenText(kilograms: number, unit: MassUnit): string {
+  return `${String(Number(fromSi('mass', kilograms, unit).toFixed(DECIMALS[unit] ?? 3)))} ${unit}`;
+}
