@@ -2,6 +2,9 @@
  * Takes entries into the logbook: checks them, seals them, folds the machines they touch, and stores all of it
  * in one batch. The same entry sent twice is accepted once.
  */
+import { senseProblemWords } from '../words/refusals';
+import { machineProblems } from './rowProblems';
+import { placed, sameContent } from './sentEntry';
 import type { Entry } from '../core/logbook/entry';
 import { type KnownIds, entryProblems } from '../core/logbook/logbook';
 import { deadIds } from '../core/logbook/order';
@@ -9,7 +12,6 @@ import { bearsOnStanding } from '../core/logbook/history';
 import type { Appliance, Space } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
 import { acceptedReasons, readsRecord, senseOf } from '../core/logbook/sense';
-import { dayText } from '../core/quantity/day';
 import { noteProblems } from '../core/visit/noteProblems';
 import { machineFacts } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
@@ -19,7 +21,6 @@ import type { RecentMachines } from './recent';
 import { RequestMachines } from './requestMachines';
 import type { Rows } from './rows';
 import type { Database } from './store/database';
-import { contentOf } from './store/seal';
 import type { Store } from './store/store';
 import { visitsAfter } from './store/visits';
 
@@ -59,7 +60,8 @@ export class Appending {
         ...spaces.map((row) => ({ table: 'spaces' as const, id: row.id, row })),
         { table: 'appliances' as const, id: appliance.id, row: appliance },
       ];
-      const problems = await this.rows.machineProblems(
+      const problems = await machineProblems(
+        this.store,
         appliance,
         fresh.map((each) => ({ ...each, before: null })),
       );
@@ -212,7 +214,7 @@ export class Appending {
       throw invalid(
         sense.errors.map((error) => ({
           path: placed([error.field], index, count),
-          message: senseSentence(error),
+          message: senseProblemWords(error),
         })),
       );
     }
@@ -238,28 +240,4 @@ interface Among {
   index: number;
   count: number;
   earlier: readonly Entry[];
-}
-
-const placed = (path: Problem['path'], index: number, count: number): Problem['path'] =>
-  count > 1 ? [index, ...path] : path;
-
-/** Sent again, an entry is the same whatever the server added to it. */
-function sameContent(stored: Entry, sent: Entry): boolean {
-  const bare = (entry: Entry) => contentOf({ ...entry, recordedAt: undefined });
-  return bare(stored) === bare(sent);
-}
-
-function senseSentence(error: ReturnType<typeof senseOf>['errors'][number]): string {
-  switch (error.code) {
-    case 'futureDate':
-      return `lies in the future; today at the site is ${dayText(error.today)}`;
-    case 'moreThanAnyMachine':
-      return 'is more than any machine holds; check the figure and its unit';
-    case 'rangeReversed':
-      return 'must not be less than the low end';
-    case 'notToBeLetOut':
-      return `must not be outdoors: ${error.refrigerant} is never let out; recover it into a bottle`;
-    case 'supersedesDead':
-      return 'was corrected or voided already; correct the entry that replaced it';
-  }
 }

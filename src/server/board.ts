@@ -101,7 +101,7 @@ export class Board {
     }
     return {
       groups: Object.fromEntries(DUE_GROUPS.map((group) => [group, groups[group]])) as typeof groups,
-      left: this.judging.left,
+      left: this.judging.turning.left,
       certificates: await this.certificatesEnding(),
     };
   }

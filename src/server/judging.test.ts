@@ -1,4 +1,5 @@
 /** Standings are of today, under the rules and the engine in force; whoever asks meanwhile waits for nobody else's machine. */
+import { placeAsTheyStand } from './asTheyStand';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { ENDPOINTS } from '../contract/endpoints';
 import { dayOf } from '../core/quantity/day';
@@ -52,11 +53,11 @@ describe('when the day turns', () => {
     expect(rows.map((row) => [row.due, row.state])).toEqual(
       Array.from({ length: 5 }, () => ['2026-11-23', 'overdue']),
     );
-    const begun = judging.startOver();
-    const asked = Array.from({ length: 30 }, () => judging.turnOver());
+    const begun = judging.turning.startOver();
+    const asked = Array.from({ length: 30 }, () => judging.turning.turnOver());
     expect(new Set(asked).size).toBe(1);
     await Promise.all([begun, ...asked]);
-    expect(judging.left).toBe(0);
+    expect(judging.turning.left).toBe(0);
     const all = await summaries();
     expect([...all.values()].filter((each) => each.state === 'overdue')).toHaveLength(MACHINES);
     expect([all.get('m0')?.asOf, all.get('m1')?.asOf]).toEqual(['2026-11-24', '2026-11-25']);
@@ -65,7 +66,7 @@ describe('when the day turns', () => {
 
   it('entries that come meanwhile are never overwritten by what was folded before them', async () => {
     nowMs += DAY_MS;
-    const turned = company.services.judging.startOver();
+    const turned = company.services.judging.turning.startOver();
     for (let index = 0; index < MACHINES; index += 1) {
       const id = `m${String(index)}`;
       await company.services.appending.append([
@@ -96,13 +97,13 @@ describe('when the day turns', () => {
 
   it('a site that moves to another time zone meanwhile has the days of its new place', async () => {
     nowMs += DAY_MS;
-    const turned = company.services.judging.startOver();
+    const turned = company.services.judging.turning.startOver();
     await company.services.rows.change(
       [{ table: 'sites', id: 's1', row: site('s1', { timezone: 'Pacific/Auckland' }) }],
       { by: 'p', why: 'moved' },
     );
     await turned;
-    await company.services.judging.turnOver();
+    await company.services.judging.turning.turnOver();
     expect((await summaries()).get('m0')?.asOf).toBe('2026-11-25');
     expect((await stamps()).filter((stamp) => !stamp.includes('Auckland'))).toEqual([]);
   });
@@ -125,7 +126,7 @@ describe('when the rules change', () => {
     // 30 % lies below 35 %: no case.
     expect((await standingOf('m0')).cases).toEqual([]);
     expect((await summaries()).get('m2')?.state).not.toBe('caseOpen');
-    await company.services.judging.turnOver();
+    await company.services.judging.turning.turnOver();
     expect((await stamps()).filter((stamp) => before.includes(stamp))).toEqual([]);
   });
 });
@@ -139,9 +140,9 @@ it('what another engine judged is judged anew, and what nobody judged yet stands
     ]),
   );
   judging.forgetLately();
-  await company.services.rows.placeAsTheyStand();
+  await placeAsTheyStand(company.services);
   expect((await standingOf('m4')).cases).toHaveLength(1);
-  await judging.startOver();
+  await judging.turning.startOver();
   const all = await summaries();
   expect(all.size).toBe(MACHINES);
   expect([...all.values()].filter((each) => each.state === 'healthy')).toEqual([]);
@@ -161,7 +162,7 @@ it('a machine that is put right while its page is read is kept as it is now', as
     { by: 'p', why: 'was wrong' },
   );
   await read;
-  await company.services.judging.startOver();
+  await company.services.judging.turning.startOver();
   await company.services.database.write(() => Promise.resolve(), true);
   const found = await company.services.board.machines(ENDPOINTS.machines.query.parse({ text: 'renamed' }));
   // 10 % of 100 lb is the limit of comfort cooling.

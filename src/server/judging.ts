@@ -2,7 +2,6 @@
  * Keeps standings: judges at once what is asked for, and the rest in a thread of its own when the day turns, a rule
  * changes or the engine is another one. Judged under other circumstances than today's, a standing is stale.
  */
-import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import { TRIP_DAYS } from '../contract/api';
 import { type Day, addDays, dayText } from '../core/quantity/day';
 import type { Entry } from '../core/logbook/entry';
@@ -11,6 +10,7 @@ import { packsWith } from '../core/rules/amend';
 import { type Packs, SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import type { Standing } from '../core/rules/standing';
 import { summaryOf } from '../core/rules/summary';
+import { Turning } from './turning';
 import type { Clock } from './clock';
 import { judgedUnder } from './engineVersion';
 import { type Judged, STALE, foldBearing, judgedOf, notJudged, readStamp, recentStanding } from './judged';
@@ -19,18 +19,7 @@ import { type Database, type Statement, isBusy } from './store/database';
 import type { Standings } from './store/standings';
 import type { Store } from './store/store';
 
-/** Stale stamps are looked for at most so often, since a look is taken with every list that is asked for. */
-const LOOK_EVERY_MS = 1000;
 const JUDGED_LATELY = 200;
-/** A thread that failed is not begun again and again. */
-const AFTER_FAILURE_MS = 60_000;
-
-interface Turn {
-  /** machines that are still to be judged */
-  left: number;
-  /** machines and sites that somebody else judged or changed meanwhile: what the thread says of them is old */
-  overtaken: Set<string>;
-}
 
 /** A standing that is to be stored. */
 export interface Put {
@@ -48,20 +37,20 @@ interface Lately {
 
 export class Judging {
   private rules: { packs: Packs; under: string } | null = null;
-  private turn: Turn | null = null;
-  private turning: Promise<void> | null = null;
-  private nextLookMs = -Infinity;
   /** what was stored last of the machines that are written to */
   private readonly judgedLately = new Map<string, Lately>();
-  private again = false;
   private closed = false;
+  /** all that is stale, judged where nobody waits for it */
+  readonly turning: Turning;
 
   constructor(
     private readonly database: Database,
     private readonly store: Store,
     readonly standings: Standings,
     private readonly clock: Clock,
-  ) {}
+  ) {
+    this.turning = new Turning(database, standings, this);
+  }
 
   private async currentRules(): Promise<{ packs: Packs; under: string }> {
     if (!this.rules) {
@@ -78,7 +67,7 @@ export class Judging {
     this.rules = null;
   }
 
-  private under = async (): Promise<string> => (await this.currentRules()).under;
+  under = async (): Promise<string> => (await this.currentRules()).under;
 
   todayAt = (site: Site): Day => this.clock.todayIn(site.timezone);
 
@@ -115,7 +104,7 @@ export class Judging {
     const kept = lately ?? (await this.standings.kept(applianceId));
     // Until it is stored nobody knows what is kept.
     this.judgedLately.delete(applianceId);
-    this.turn?.overtaken.add(applianceId);
+    this.turning.overtake(applianceId);
     const sameDay = kept !== null && readStamp(kept.stamp).day === readStamp(stamp).day;
     return {
       standing,
@@ -129,8 +118,11 @@ export class Judging {
     };
   }
 
-  /** Somebody else wrote: what was stored last is not known any more. */
-  forgetLately = (): void => this.judgedLately.clear();
+  /** Somebody else wrote: what was stored last, of all or of one machine, is not known any more. */
+  forgetLately(id?: string): void {
+    if (id === undefined) this.judgedLately.clear();
+    else this.judgedLately.delete(id);
+  }
 
   /** It is stored: the next one of this machine changes only what differs. */
   remember({ standing, judged }: Put): void {
@@ -223,7 +215,7 @@ export class Judging {
   async fresh<Found extends { rows: readonly { applianceId: string; stamp: string }[] }>(
     read: () => Promise<Found>,
   ): Promise<Found> {
-    this.turnOver().catch((error: unknown) => console.error(error));
+    this.turning.turnOver().catch((error: unknown) => console.error(error));
     const tried = new Set<string>();
     for (;;) {
       const found = await read();
@@ -236,83 +228,11 @@ export class Judging {
     }
   }
 
-  /** Machines that are not judged for today yet; what a list shows is right, what it lacks may come. */
-  get left(): number {
-    return this.turn?.left ?? 0;
-  }
-
   /** All machines of a site shall be judged anew; in the batch of what changed it. */
   staleSite(siteId: string): Statement {
     this.judgedLately.clear();
-    this.turn?.overtaken.add(siteId);
+    this.turning.overtake(siteId);
     return this.standings.markSite(siteId, STALE);
-  }
-
-  /** Rules changed or a site was marked: begins at once, and once more if it had begun already. */
-  async startOver(): Promise<void> {
-    this.nextLookMs = -Infinity;
-    this.again = true;
-    await this.turnOver();
-  }
-
-  /** The same where nobody waits for it; what goes wrong is said in the log. */
-  startOverBehind(): void {
-    this.startOver().catch((error: unknown) => console.error(error));
-  }
-
-  /** Judges all that is stale in the background, once at a time however many ask. Resolves when nothing is left. */
-  turnOver(): Promise<void> {
-    if (this.turning) return this.turning;
-    if (this.closed || performance.now() < this.nextLookMs) return Promise.resolve();
-    this.nextLookMs = performance.now() + LOOK_EVERY_MS;
-    this.turning = this.turns()
-      .catch((error: unknown) => {
-        this.nextLookMs = performance.now() + AFTER_FAILURE_MS;
-        throw error;
-      })
-      .finally(() => {
-        this.turning = null;
-        this.turn = null;
-      });
-    return this.turning;
-  }
-
-  private async turns(): Promise<void> {
-    do {
-      this.again = false;
-      this.turn = { left: 0, overtaken: new Set() };
-      await this.overall(this.turn);
-    } while (this.again && !this.closed);
-  }
-
-  private async overall(turn: Turn): Promise<void> {
-    const under = await this.under();
-    const stale: string[] = [];
-    for (const stamp of await this.standings.stamps()) if (await this.isStale(stamp)) stale.push(stamp);
-    if (stale.length === 0) return;
-    turn.left = await this.standings.countStamped(stale);
-    const counted = new Set<string>();
-    for await (const lot of (await this.thread(stale)).judged())
-      for (const judged of lot) {
-        if (this.closed || under !== (await this.under())) return;
-        turn.left = Math.max(0, turn.left - 1);
-        await this.database.write(() => this.storeTurned(judged, turn, counted), true);
-        // The driver works without leaving the event loop: whoever asks gets a turn after each machine.
-        await turnOfOthers();
-      }
-  }
-
-  private async storeTurned(judged: Judged, turn: Turn, counted: Set<string>): Promise<void> {
-    const { applianceId, siteId, fingerprint } = judged;
-    if (this.closed || turn.overtaken.has(applianceId) || turn.overtaken.has(siteId)) return;
-    this.judgedLately.delete(applianceId);
-    const kept = await this.standings.kept(applianceId);
-    const trip = kept?.fingerprint !== fingerprint || !counted.has(siteId);
-    counted.add(siteId);
-    await this.database.batch(
-      [...this.standings.put(judged, kept?.fingerprint ?? null), ...(trip ? [this.trip(judged)] : [])],
-      { derived: true },
-    );
   }
 
   /** A thread that judges what is stale, or (null) what it is given. */
@@ -329,6 +249,6 @@ export class Judging {
 
   async close(): Promise<void> {
     this.closed = true;
-    await this.turning?.catch(() => undefined);
+    await this.turning.close();
   }
 }

@@ -15,7 +15,7 @@ const totalMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? PATIENCE.totalMs);
 
 const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), { ...PATIENCE, totalMs });
 const turnOver = () => {
-  services.judging.turnOver().catch((problem: unknown) => console.error(problem));
+  services.judging.turning.turnOver().catch((problem: unknown) => console.error(problem));
 };
 const server = createApp(services, join(process.cwd(), 'dist')).listen(port, HOST, (error?: Error) => {
   if (error) {

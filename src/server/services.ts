@@ -1,4 +1,5 @@
 /** The services over one store, wired once. */
+import { placeAsTheyStand, sealAsTheyStand } from './asTheyStand';
 import { dirname, join } from 'node:path';
 import { Appending } from './appending';
 import { Board } from './board';
@@ -37,9 +38,10 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const standings = new Standings(database.db);
   const judging = new Judging(database, store, standings, clock);
   const recent = new RecentMachines();
-  const rows = new Rows(database, store, standings, judging, recent, clock);
-  await rows.placeAsTheyStand();
-  await rows.sealAsTheyStand();
+  const rows = new Rows(database, store, judging, recent, clock);
+  const opened = { database, store, standings, judging, clock };
+  await placeAsTheyStand(opened);
+  await sealAsTheyStand(opened);
   return {
     database,
     store,

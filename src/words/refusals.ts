@@ -1,5 +1,6 @@
 /** Words for refusals and warnings of the core: what is wrong and the remedy. */
 import type { SenseError, SenseWarning } from '../core/logbook/sense';
+import { dayText } from '../core/quantity/day';
 import { type MassRefusal, massText } from '../core/quantity/mass';
 import { dayWords } from './dates';
 
@@ -30,6 +31,22 @@ export function senseErrorWords(error: SenseError): string {
       return `${error.refrigerant} is never let out. Recover it into a bottle.`;
     case 'supersedesDead':
       return 'This entry was corrected already. Correct the one that replaced it.';
+  }
+}
+
+/** The same of a field by its name, as a problem of the API says it. */
+export function senseProblemWords(error: SenseError): string {
+  switch (error.code) {
+    case 'futureDate':
+      return `lies in the future; today at the site is ${dayText(error.today)}`;
+    case 'moreThanAnyMachine':
+      return 'is more than any machine holds; check the figure and its unit';
+    case 'rangeReversed':
+      return 'must not be less than the low end';
+    case 'notToBeLetOut':
+      return `must not be outdoors: ${error.refrigerant} is never let out; recover it into a bottle`;
+    case 'supersedesDead':
+      return 'was corrected or voided already; correct the entry that replaced it';
   }
 }
 

@@ -68,3 +68,36 @@ export function repairedOn(each: Case): Day | null {
     ? null
     : latest(each.leaks.map((leak) => leak.repairedOn));
 }
+
+/** A case as it opens: by an addition that exceeded, or (null) by a leak. */
+export const openedCase = (pack: Pack, day: Day, openedBy: AdditionRate | null, leaks: Leak[]): Case => ({
+  pack,
+  openedOn: day,
+  openedBy,
+  leaks,
+  wholeMachine: {
+    id: '',
+    state: 'repaired',
+    openedOn: day,
+    repairedOn: null,
+    evacuated: false,
+    firstPassOn: null,
+    verifiedOn: null,
+  },
+  shutdown: false,
+  extension: null,
+  planFiledOn: null,
+  decided: false,
+  exceededAgainOn: null,
+  undecidable: false,
+  closedOn: null,
+  closedBecause: null,
+  liveLeaks: [],
+});
+
+/** Whether an addition exceeds under a pack: null where that cannot be judged; without coverage it does not. */
+export function judgement(addition: AdditionRate, pack: Pack): boolean | null {
+  if (addition.gasDay.unknown) return null;
+  const exceeds = addition.exceeds[pack.id];
+  return exceeds === undefined ? false : exceeds;
+}

@@ -3,6 +3,7 @@
  * Each day is read in four steps: the addition is judged; the other entries in order; the entries that bear on
  * a case, in order; retirement. At most one case of a pack runs at a time.
  */
+import { type DayOfEntries, caseDays } from './caseDays';
 import { type Day, addMonths } from '../quantity/day';
 import type { CaseBearing, LeakWork, MachineHistory } from '../logbook/history';
 import { valueOn } from './figure';
@@ -10,31 +11,7 @@ import { type InForce, spellOn } from './inForce';
 import type { AdditionRate } from './leakRate';
 import { type Leak, LeakAccount, applyPass, failWhole } from './leaks';
 import type { Pack } from './pack';
-import { type ClosedBecause, type Case, verifiedOn } from './case';
-
-interface DayOfEntries {
-  day: Day;
-  addition: AdditionRate | null;
-  work: LeakWork[];
-  bearing: CaseBearing[];
-}
-
-/** Days on which anything happened that a case could care about. */
-function caseDays(history: MachineHistory, rates: readonly AdditionRate[]): DayOfEntries[] {
-  const days = new Map<Day, DayOfEntries>();
-  const at = (day: Day): DayOfEntries => {
-    const known = days.get(day);
-    if (known) return known;
-    const fresh: DayOfEntries = { day, addition: null, work: [], bearing: [] };
-    days.set(day, fresh);
-    return fresh;
-  };
-  for (const rate of rates) at(rate.gasDay.day).addition = rate;
-  for (const work of history.leakWork) at(work.day).work.push(work);
-  for (const bearing of history.caseBearing) at(bearing.day).bearing.push(bearing);
-  if (history.retiredOn !== null) at(history.retiredOn);
-  return [...days.values()].sort((a, b) => a.day - b.day);
-}
+import { type ClosedBecause, type Case, judgement, openedCase, verifiedOn } from './case';
 
 /** All cases of a pack as of the history's day, as they opened. */
 export function casesOf(
@@ -103,30 +80,7 @@ class CaseReading {
   }
 
   private open(day: Day, openedBy: AdditionRate | null): void {
-    this.cases.push({
-      pack: this.pack,
-      openedOn: day,
-      openedBy,
-      leaks: this.account.open(),
-      wholeMachine: {
-        id: '',
-        state: 'repaired',
-        openedOn: day,
-        repairedOn: null,
-        evacuated: false,
-        firstPassOn: null,
-        verifiedOn: null,
-      },
-      shutdown: false,
-      extension: null,
-      planFiledOn: null,
-      decided: false,
-      exceededAgainOn: null,
-      undecidable: false,
-      closedOn: null,
-      closedBecause: null,
-      liveLeaks: [],
-    });
+    this.cases.push(openedCase(this.pack, day, openedBy, this.account.open()));
   }
 
   private close(because: ClosedBecause, day: Day): void {
@@ -281,11 +235,4 @@ class CaseReading {
       this.joined = null;
     }
   }
-}
-
-/** Whether an addition exceeds under a pack: null where that cannot be judged; without coverage it does not. */
-export function judgement(addition: AdditionRate, pack: Pack): boolean | null {
-  if (addition.gasDay.unknown) return null;
-  const exceeds = addition.exceeds[pack.id];
-  return exceeds === undefined ? false : exceeds;
 }

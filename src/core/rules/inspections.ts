@@ -3,7 +3,7 @@ import { type Day, addMonths, dayOf } from '../quantity/day';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import { type MachineHistory, installedOn, recordFrom } from '../logbook/history';
 import { type CaseStanding } from './caseDeadlines';
-import { judgement } from './cases';
+import { judgement } from './case';
 import { type Figure, valueOn } from './figure';
 import { type InForce, type Spell, co2e, co2eAtLeast, massFigureOn, spellOn } from './inForce';
 import type { AdditionRate } from './leakRate';

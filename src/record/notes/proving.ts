@@ -89,7 +89,7 @@ export const signed = noteRecord('signed', {
       say: (name, { entry }) => {
         const { notSigned } = entry as { notSigned?: unknown };
         return typeof notSigned === 'string'
-          ? `not signed: ${notSigned}; handed over to ${name}`
+          ? `not signed: ${notSigned}; taken over by ${name}`
           : `signed by ${name}`;
       },
     },

@@ -1,13 +1,12 @@
 /** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
+import { choices } from '../../words/choice';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { v7 as uuidv7 } from 'uuid';
-import { type Entry, FULL_CHARGE_METHODS, type FullChargeMethod } from '../../core/logbook/entry';
-import type { MassUnit } from '../../core/quantity/mass';
-import { CATEGORIES, type Category, DETECTIONS, type Detection } from '../../core/logbook/fields';
+import { type Entry, FULL_CHARGE_METHODS } from '../../core/logbook/entry';
+import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
 import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
-import { APPLIANCE_KINDS, type Appliance, type ApplianceKind } from '../../core/logbook/tables';
+import { APPLIANCE_KINDS, type Appliance } from '../../core/logbook/tables';
 import { dayText } from '../../core/quantity/day';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 import { useWriter } from '../data/writer';
@@ -20,48 +19,7 @@ import { SaveBar } from './SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { SiteChoice } from './SiteChoice';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../../words/codes';
-
-interface MachineForm {
-  siteId: string;
-  name: string;
-  kind: ApplianceKind;
-  category: Category;
-  refrigerant: string;
-  installedOn: string;
-  hermetic: boolean;
-  automaticDetection: Detection;
-  assembly: string;
-  spaces: string;
-  recordFrom: string;
-  inspectedOn: string;
-  charge: string;
-  chargeTo: string;
-  chargeMethod: FullChargeMethod;
-}
-
-/** Ids by what they are for. */
-function makeIds(): { of: (what: string) => string } {
-  const made = new Map<string, string>();
-  return {
-    of: (what) => {
-      const id = made.get(what) ?? uuidv7();
-      made.set(what, id);
-      return id;
-    },
-  };
-}
-
-/** The full charge as it is known: a figure, or an estimate with both its ends; null where nobody knows. */
-function chargeOf(form: MachineForm, unit: MassUnit) {
-  const read = massOf(form.charge, unit);
-  if (!('mass' in read)) return null;
-  if (form.chargeMethod !== 'range') return { method: form.chargeMethod, mass: read.mass };
-  const high = massOf(form.chargeTo, unit);
-  return 'mass' in high ? { method: form.chargeMethod, low: read.mass, high: high.mass } : null;
-}
-
-const choices = <Value extends string>(values: readonly Value[], words: Record<Value, string>) =>
-  values.map((value) => ({ value, words: words[value] }));
+import { type MachineForm, freshMachine, makeIds, chargeOf } from './addMachineForm';
 
 export function AddMachine({
   onClose,
@@ -80,23 +38,7 @@ export function AddMachine({
   const [ids] = useState(makeIds);
   const id = ids.of('machine');
   const { register, handleSubmit, formState, control, setError, setValue } = useForm<MachineForm>({
-    defaultValues: {
-      siteId: initialSite || (sites[0]?.id ?? ''),
-      name: '',
-      kind: 'walkIn',
-      category: 'commercialRefrigeration',
-      refrigerant: '',
-      installedOn: '',
-      hermetic: false,
-      automaticDetection: 'none',
-      assembly: '',
-      spaces: '',
-      recordFrom: '',
-      inspectedOn: '',
-      charge: '',
-      chargeTo: '',
-      chargeMethod: 'maker',
-    },
+    defaultValues: freshMachine(initialSite || (sites[0]?.id ?? '')),
   });
   const { errors } = formState;
   const siteId = useWatch({ control, name: 'siteId' });
