@@ -1,7 +1,8 @@
 /** The HTTP API as schemas: the only thing that the web and the server share besides the core. */
 import { z } from 'zod';
 import { entrySchema } from '../core/logbook/entry';
-import { PACK_IDS, calendarDate, id } from '../core/logbook/fields';
+import { calendarDate, id } from '../core/logbook/fields';
+import { PACK_IDS } from '../core/logbook/packNames';
 import {
   companyRow,
   cylinderRow,

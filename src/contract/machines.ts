@@ -1,7 +1,8 @@
 /** Machines over HTTP: the list, one with its newest entries, and a new one. */
 import { z } from 'zod';
 import { entrySchema } from '../core/logbook/entry';
-import { PACK_IDS, filledText, id } from '../core/logbook/fields';
+import { filledText, id } from '../core/logbook/fields';
+import { PACK_IDS } from '../core/logbook/packNames';
 import { APPLIANCE_KINDS, applianceRow, siteRow, spaceRow } from '../core/logbook/tables';
 import { type MachineSummary } from '../core/rules/summary';
 import { MACHINE_STATES } from '../core/rules/machineState';

@@ -11,7 +11,7 @@ import { type Standing, standingFromEntries } from '../core/rules/standing';
 import { type ApplianceStanding, standingDocument } from '../core/rules/standingDocument';
 import { type MachineSummary, roomOf, summaryOf } from '../core/rules/summary';
 import { MACHINE_STATES } from '../core/rules/machineState';
-import type { PackId } from '../core/logbook/fields';
+import type { PackId } from '../core/logbook/packNames';
 import { PART_TYPES, type PartTypeName, typeSaid } from '../core/visit/circuit/parts';
 import { searchWords, sortKey } from './store/keys';
 

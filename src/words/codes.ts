@@ -1,6 +1,7 @@
 /** The trade's words for the codes of the logbook and the rules; one word per thing, as in the handbook. */
 import type { AddedReason, FullChargeMethod, RecoveredReason } from '../core/logbook/entry';
-import type { Category, Detection, LeakRateMethod, PackId } from '../core/logbook/fields';
+import type { Category, Detection, LeakRateMethod } from '../core/logbook/fields';
+import { PACK_NAMES, type PackId } from '../core/logbook/packNames';
 import type { ApplianceKind, PURPOSES } from '../core/logbook/tables';
 import type { Dimension } from '../core/quantity/units';
 import type { Instrument } from '../core/visit/instrument';
@@ -10,14 +11,7 @@ import type { ObligationKind, ObligationState } from '../core/rules/obligation';
 import type { NoteCode } from '../core/rules/standing';
 import type { MachineState } from '../core/rules/machineState';
 
-export const PACK_WORDS: Record<PackId, string> = {
-  'us-ods': 'US ozone rules',
-  'us-hfc': 'US HFC rules',
-  'us-ca': 'California',
-  eu: 'European Union',
-  gb: 'Great Britain',
-  house: 'House rule',
-};
+export const PACK_WORDS: Record<PackId, string> = PACK_NAMES;
 
 export const KIND_WORDS: Record<ApplianceKind, string> = {
   walkIn: 'walk-in',

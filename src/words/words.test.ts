@@ -1,6 +1,6 @@
 /** Every code of the core has words, read from the core's own lists so that none is forgotten. */
 import { describe, expect, it } from 'vitest';
-import { PACK_IDS } from '../core/logbook/fields';
+import { PACK_IDS } from '../core/logbook/packNames';
 import { dayOf } from '../core/quantity/day';
 import { figuresOf } from '../core/rules/amend';
 import { OBLIGATION_KINDS } from '../core/rules/obligation';

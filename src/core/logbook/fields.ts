@@ -5,6 +5,7 @@ import { MASS_UNITS } from '../quantity/mass';
 import { GAUGE_UNITS } from '../quantity/units';
 import { isTimezone } from '../quantity/zone';
 import { REFRIGERANT_NAMES } from '../refrigerant/refrigerant';
+import { PACK_IDS } from './packNames';
 
 /** Any field that a row does not know is refused with its path, unless its name begins with this. */
 export const EXTENSION_PREFIX = 'x-';
@@ -58,8 +59,6 @@ export const pressure = row({ value: z.number(), unit: z.enum(GAUGE_UNITS) });
 export const refrigerantName = z.enum(REFRIGERANT_NAMES as [string, ...string[]]);
 export const timezone = z.string().refine(isTimezone, 'must be a time zone such as America/Chicago');
 
-export const PACK_IDS = ['us-ods', 'us-hfc', 'us-ca', 'eu', 'gb', 'house'] as const;
-export type PackId = (typeof PACK_IDS)[number];
 export const packId = z.enum(PACK_IDS);
 
 export const CATEGORIES = [

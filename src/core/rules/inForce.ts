@@ -4,7 +4,8 @@
  */
 import { type Day, dayOf } from '../quantity/day';
 import type { LeakRateMethod } from '../logbook/fields';
-import type { Category, Detection, PackId } from '../logbook/fields';
+import type { Category, Detection } from '../logbook/fields';
+import type { PackId } from '../logbook/packNames';
 import type { MachineHistory } from '../logbook/history';
 import type { Site } from '../logbook/tables';
 import { type ExactGrams, exactGrams } from '../quantity/mass';

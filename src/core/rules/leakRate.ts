@@ -6,7 +6,8 @@
 import { type Day, addDays } from '../quantity/day';
 import { roundedQuotient } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
-import type { LeakRateMethod, PackId } from '../logbook/fields';
+import type { LeakRateMethod } from '../logbook/fields';
+import type { PackId } from '../logbook/packNames';
 import { valueOn } from './figure';
 import { type GasDay, isAddition } from './gasDays';
 import { type InForce, type Spell, methodOn, spellOn } from './inForce';

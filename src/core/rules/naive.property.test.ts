@@ -1,7 +1,7 @@
 /** The engine against the naive reading, on thousands of random logbooks; and what must hold of every logbook. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PACK_IDS } from '../logbook/fields';
+import { PACK_IDS } from '../logbook/packNames';
 import { readLogbook } from '../logbook/logbook';
 import { dayOf, dayText, addDays } from '../quantity/day';
 import type { Row } from '../testkit/naive';

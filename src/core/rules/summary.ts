@@ -1,7 +1,8 @@
 /** What a list shows of a machine: its state, the rod, and what falls due next. */
 import { dayText } from '../quantity/day';
 import { type MassUnit, grams } from '../quantity/mass';
-import type { LeakRateMethod, PackId } from '../logbook/fields';
+import type { LeakRateMethod } from '../logbook/fields';
+import type { PackId } from '../logbook/packNames';
 import { strictestOf } from './headroom';
 import type { MachineState } from './machineState';
 import { PERCENT_SCALE, thresholdOn } from './leakRate';

@@ -1,7 +1,7 @@
 /** What bears on a case: more time, plans, and leaks that are another matter. */
 import { dateWords } from '../../words/dates';
 import { PACK_WORDS } from '../../words/codes';
-import type { PackId } from '../../core/logbook/fields';
+import type { PackId } from '../../core/logbook/packNames';
 import { type Field, bare, long, oneOf } from '../field';
 import { kindRecord } from '../record';
 

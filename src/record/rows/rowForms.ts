@@ -1,5 +1,6 @@
 /** What can be put right of each row: its fields, how they are typed, and what they are called in its history. */
-import { CATEGORIES, DETECTIONS, PACK_IDS } from '../../core/logbook/fields';
+import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
+import { PACK_IDS } from '../../core/logbook/packNames';
 import { APPLIANCE_KINDS, PURPOSES } from '../../core/logbook/tables';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 import { INSTRUMENT_DIMENSIONS } from '../../core/visit/instrument';

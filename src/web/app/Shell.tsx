@@ -1,20 +1,12 @@
 /** The rail of places: at the left on a wide screen, at the bottom on a phone. */
 import { Suspense, lazy, useState } from 'react';
-import {
-  Building2,
-  Calculator,
-  CalendarClock,
-  ClipboardList,
-  Cylinder,
-  PenLine,
-  Scale,
-  Snowflake,
-} from 'lucide-react';
+import { PenLine } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
 import { useWriteSheet } from '../data/writeSheet';
 import { useLogSheet } from '../data/logSheet';
 import { useFetchedAhead } from './ahead';
+import { RAIL } from './places';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
@@ -23,18 +15,9 @@ import { useWriter } from '../data/writer';
 const LogGas = lazy(() => import('../forms/gas/LogGas'));
 const WriteSheet = lazy(() => import('../forms/WriteSheet'));
 
-const PLACES = [
-  { to: '/due', words: 'Due', Icon: CalendarClock },
-  { to: '/machines', words: 'Machines', Icon: Snowflake },
-  { to: '/visits', words: 'Visit', Icon: ClipboardList },
-  { to: '/gas', words: 'Gas', Icon: Cylinder },
-  { to: '/bench', words: 'Bench', Icon: Calculator },
-];
 /** Beside the places: on a phone they stand in the sheet of the last button. */
-const BESIDE = [
-  { to: '/rules', words: 'Rules', Icon: Scale },
-  { to: '/company', words: 'Company', Icon: Building2 },
-];
+const PLACES = RAIL.toSorted((a, b) => Number(a.beside ?? false) - Number(b.beside ?? false));
+const FIRST_BESIDE = PLACES.findIndex(({ beside }) => beside);
 
 const item =
   'flex min-h-14 flex-1 cursor-pointer flex-col items-center justify-center gap-1 rounded px-1 py-1.5 text-[0.85rem] lg:flex-none';
@@ -54,15 +37,15 @@ export function Shell() {
         className="no-print fixed inset-x-0 bottom-0 z-30 flex gap-1 bg-rail p-1 text-rail-ink lg:inset-y-0 lg:right-auto lg:w-[5.6rem] lg:flex-col lg:p-1.5"
       >
         <img src="/mark.svg" alt="Green Abacus" className="mx-auto my-2 hidden size-12 lg:block" />
-        {[...PLACES, ...BESIDE].map(({ to, words, Icon }, index) => (
+        {PLACES.map(({ to, words, Icon, beside }, index) => (
           <NavLink
             key={to}
             to={to}
             className={({ isActive }) =>
               clsx(
                 item,
-                index >= PLACES.length && 'max-lg:hidden',
-                index === PLACES.length && 'lg:mt-4',
+                beside && 'max-lg:hidden',
+                index === FIRST_BESIDE && 'lg:mt-4',
                 isActive && 'bg-paper font-semibold text-ink',
               )
             }

@@ -1,13 +1,11 @@
 /** Once the first screen stands and the device is idle: what most likely comes next is fetched, for signal may be gone by then. */
 import { useEffect } from 'react';
+import { SCREENS } from './places';
 
 const NEXT = [
   () => import('../forms/gas/LogGas'),
   () => import('../forms/WriteSheet'),
-  () => import('../machine/MachinePage'),
-  () => import('../machines/MachinesPage'),
-  () => import('../visit/VisitsPage'),
-  () => import('../visit/VisitPage'),
+  ...SCREENS.flatMap(({ ahead }) => ahead ?? []),
 ];
 
 const SETTLED_MS = 2000;

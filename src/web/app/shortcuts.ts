@@ -2,9 +2,15 @@
 import { useEffect } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
+import { RAIL } from './places';
 
-const LIST =
-  '/ or Ctrl K: find a machine · g: log gas · d: due · m: machines · v: visits · b: bench · r: rules · c: company · Esc: close';
+const LETTERS = RAIL.flatMap(({ key, to, words }) => (key === undefined ? [] : [{ key, to, words }]));
+const LIST = [
+  '/ or Ctrl K: find a machine',
+  'g: log gas',
+  ...LETTERS.map(({ key, words }) => `${key}: ${words.toLowerCase()}`),
+  'Esc: close',
+].join(' · ');
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -20,12 +26,7 @@ export function useShortcuts(): void {
       const act: Record<string, () => void> = {
         '/': () => void navigate('/machines?find=1'),
         g: () => setParams((params) => new URLSearchParams({ ...Object.fromEntries(params), log: 'gas' })),
-        d: () => void navigate('/due'),
-        m: () => void navigate('/machines'),
-        v: () => void navigate('/visits'),
-        b: () => void navigate('/bench'),
-        r: () => void navigate('/rules'),
-        c: () => void navigate('/company'),
+        ...Object.fromEntries(LETTERS.map(({ key, to }) => [key, () => void navigate(to)])),
         '?': () => void toast(LIST),
       };
       const run = find ? act['/'] : act[event.key];

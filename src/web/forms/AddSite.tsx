@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
-import { PACK_IDS, type PackId } from '../../core/logbook/fields';
+import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
 import { isTimezone } from '../../core/quantity/zone';
 import { PACKS_OF_COUNTRY, packsOf } from '../../core/rules/packs/countries';
 import { useWriter } from '../data/writer';

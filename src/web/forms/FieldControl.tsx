@@ -1,5 +1,5 @@
 /** One field of an entry form, by its type. */
-import type { PackId } from '../../core/logbook/fields';
+import type { PackId } from '../../core/logbook/packNames';
 import type { Standing } from '../../core/rules/standing';
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { stainsOf } from '../../core/visit/stains';

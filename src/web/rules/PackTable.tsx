@@ -1,5 +1,6 @@
 /** The main figures of all packs beside each other; on a phone one pack under the other. */
-import { CATEGORIES, PACK_IDS } from '../../core/logbook/fields';
+import { CATEGORIES } from '../../core/logbook/fields';
+import { PACK_IDS } from '../../core/logbook/packNames';
 import type { Figure } from '../../core/rules/figure';
 import type { Pack } from '../../core/rules/pack';
 import type { Packs } from '../../core/rules/packs/shipped';

@@ -1,6 +1,6 @@
 /** Rules: the packs side by side, each figure with its source, the company's own figures, methods per site. */
 import { useSearchParams } from 'react-router';
-import { PACK_IDS, type PackId } from '../../core/logbook/fields';
+import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
 import { usePacks } from '../data/standing';
 import { useRules } from '../data/queries';
 import { Loaded, Page, Section } from '../parts/Page';

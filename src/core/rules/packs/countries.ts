@@ -2,7 +2,7 @@
  * Which rule sets a site takes from its country, to begin with; a person can choose others. Codes of ISO 3166; a state
  * with rules of its own by its own code. House rules hold wherever no other covers.
  */
-import type { PackId } from '../../logbook/fields';
+import type { PackId } from '../../logbook/packNames';
 
 const UNION = [
   'AT',

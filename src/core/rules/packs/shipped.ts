@@ -1,5 +1,5 @@
 /** The packs that ship, by id: a new rule set is one more file and one more line here. */
-import type { PackId } from '../../logbook/fields';
+import type { PackId } from '../../logbook/packNames';
 import type { Pack } from '../pack';
 import { usCa } from './california';
 import { eu, gb } from './europe';
