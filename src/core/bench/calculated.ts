@@ -79,7 +79,10 @@ export const GAS_CONSTANT = 8.31446261815324;
 export const NITROGEN_MOLAR_MASS = 0.0280134;
 /** 20 °C in K: where leak throughputs and conductances are stated. */
 export const ROOM_K = 293.15;
-/** Differences in °F as K. */
+/**
+ * Differences in °F as K.
+ * `fahrenheitDegrees(9)` // => 5
+ */
 export const fahrenheitDegrees = (degrees: number): number => (degrees * 5) / 9;
 
 export const TABLE_SOURCE = 'Saturation table of the refrigerant (Helmholtz equations of state)';

@@ -21,6 +21,7 @@ export const SUPERHEAT = {
 export const SUBCOOLING = { low: fahrenheitDegrees(8), high: fahrenheitDegrees(12) } as const;
 
 export type Band = 'below' | 'within' | 'above';
+/** `bandOf(3, { low: 5, high: 8 })` // => 'below' */
 export const bandOf = (value: number, { low, high }: { low: number; high: number }): Band =>
   value < low ? 'below' : value > high ? 'above' : 'within';
 

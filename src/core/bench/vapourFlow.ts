@@ -38,7 +38,10 @@ export function scaledThroughput(throughput: number, from: Passage, to: Passage)
 
 const drive = ({ inside, outside, viscosity }: Passage): number => (inside ** 2 - outside ** 2) / viscosity;
 
-/** kg/s of a gas with molar mass kg/mol that passes `throughput` Pa·m³/s, at 20 °C unless said otherwise. */
+/**
+ * kg/s of a gas with molar mass kg/mol that passes `throughput` Pa·m³/s, at 20 °C unless said otherwise.
+ * `massRate(1, 0.028, 293.15)` // => 0.0000115
+ */
 export const massRate = (throughput: number, molarMass: number, temperature = ROOM_K): number =>
   (throughput * molarMass) / (GAS_CONSTANT * temperature);
 

@@ -56,7 +56,10 @@ function firstFree(taken: ReadonlySet<string>): string {
   return `k${String(number)}`;
 }
 
-/** The label of the next leak that is made. */
+/**
+ * The label of the next leak that is made.
+ * `nextLeakLabel(new Map([['a', 'k1'], ['b', 'k3']]))` // => 'k2'
+ */
 export const nextLeakLabel = (labels: LeakLabels): string => firstFree(new Set(labels.values()));
 
 /** What people call a leak; an older id that no entry named stands for itself, one made by machine for nothing. */

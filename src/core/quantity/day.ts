@@ -6,7 +6,10 @@ export type Day = number & { readonly __unit: 'day' };
 
 const TEXT = /^\d{4}-\d{2}-\d{2}$/;
 
-/** The day of a date text `YYYY-MM-DD`, or null if there is no such date. */
+/**
+ * The day of a date text `YYYY-MM-DD`, or null if there is no such date.
+ * `parseDay('2026-02-30')` // => null
+ */
 export function parseDay(text: string): Day | null {
   if (!TEXT.test(text)) return null;
   const day = dayOf(text);
@@ -73,6 +76,7 @@ export const newYearsDay = (year: number): Day => fromCivil(year, 1, 1);
 /**
  * The same day of the month n months on, or the last day of a shorter month; always counted from the day
  * given, so 31 January + 1 month is 28 February and + 2 months is 31 March.
+ * `dayText(addMonths(dayOf('2024-01-31'), 1))` // => '2024-02-29'
  */
 export function addMonths(day: Day, months: number): Day {
   const { year, month, dayOfMonth } = civil(day);

@@ -71,6 +71,7 @@ const PART = /^\s*([+-]?(?:\d+\.?\d*|\.\d+))\s*([a-z#]*)\.?\s*/i;
 /**
  * Reads a mass as people type it: `12.5` (in the given unit), `12 lb 6 oz`, `5.4 kg`.
  * Pounds and ounces become one figure in pounds, exactly (an ounce is a sixteenth).
+ * `parseMass('12 lb 6 oz', 'lb').value` // => { value: 12.375, unit: 'lb' }
  */
 export function parseMass(text: string, bareUnit: MassUnit): Result<Mass, MassRefusal> {
   let rest = text.trim();
@@ -109,6 +110,7 @@ export type MassSystem = 'pounds' | 'kilograms';
 /**
  * Prints grams for people: pounds and ounces (whole pounds from 100 lb, ounces to a tenth below 1 lb),
  * or kilograms and grams. For reading only; nothing is computed from the text.
+ * `massText(5443.1084, 'pounds')` // => '12 lb'
  */
 export function massText(gramsValue: number, system: MassSystem): string {
   const sign = gramsValue < 0 ? '−' : '';

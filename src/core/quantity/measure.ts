@@ -37,7 +37,10 @@ const SIGNED: readonly Dimension[] = ['temperatureDifference', 'pressureDifferen
 
 const NUMBER = /^\s*([+-]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+\.?\d*|\.\d+))\s*/;
 
-/** SI of a figure in a unit; `atmospherePa` is read by gauge units only. */
+/**
+ * SI of a figure in a unit; `atmospherePa` is read by gauge units only.
+ * `toSi('pressure', 0, 'psig', 101325)` // => 101325
+ */
 export function toSi(dimension: Dimension, value: number, name: string, atmospherePa = SEA_LEVEL_PA): number {
   const unit = unitFact(dimension, name);
   // Below zero a compound gauge counts inches of mercury downwards, said with or without a minus.
@@ -45,7 +48,10 @@ export function toSi(dimension: Dimension, value: number, name: string, atmosphe
   return zeroOf(unit, atmospherePa) + counted * unit.factor;
 }
 
-/** The figure that an instrument in this unit shows. */
+/**
+ * The figure that an instrument in this unit shows.
+ * `fromSi('temperature', 273.15, '°F')` // => 32
+ */
 export function fromSi(dimension: Dimension, si: number, name: string, atmospherePa = SEA_LEVEL_PA): number {
   const unit = unitFact(dimension, name);
   return (si - zeroOf(unit, atmospherePa)) / unit.factor;

@@ -54,10 +54,16 @@ export function refrigerant(name: string): Refrigerant {
   return found;
 }
 
-/** Burns: A2L, A2, A3, B2L. The screens show the cautions for these. */
+/**
+ * Burns: A2L, A2, A3, B2L. The screens show the cautions for these.
+ * `isFlammable('R-290')` // => true
+ */
 export const isFlammable = (name: string): boolean => /[23]/.test(refrigerant(name).safetyClass);
 
-/** Made of several components: it leaves the bottle as liquid, so that their shares stay what they are. */
+/**
+ * Made of several components: it leaves the bottle as liquid, so that their shares stay what they are.
+ * `isBlend('R-134a')` // => false
+ */
 export const isBlend = (name: string): boolean => refrigerant(name).composition.length > 1;
 
 /** Hydrocarbons only: what some laws allow to be let out, outdoors and away from drains and flames. */

@@ -24,12 +24,16 @@ const MILLIONTHS_OF_PERCENT = 100 * PERCENT_SCALE;
 /**
  * Annualizing: lost / full charge × 365 / days × 100, in millionths of a percent.
  * 12 lb of 100 lb after 92 days is 47.608696 %.
+ * `annualizingMillionths(exactGrams({ value: 12, unit: 'lb' }), exactGrams({ value: 100, unit: 'lb' }), 92)` // => 47608696
  */
-export const annualizingPercent = (lost: ExactGrams, fullCharge: ExactGrams, days: number): number =>
+export const annualizingMillionths = (lost: ExactGrams, fullCharge: ExactGrams, days: number): number =>
   roundedQuotient(lost, fullCharge * BigInt(days), YEAR_DAYS * MILLIONTHS_OF_PERCENT);
 
-/** Rolling average: lost in the window / full charge × 100, in millionths of a percent. */
-export const rollingPercent = (lost: ExactGrams, fullCharge: ExactGrams): number =>
+/**
+ * Rolling average: lost in the window / full charge × 100, in millionths of a percent.
+ * `rollingMillionths(exactGrams({ value: 22, unit: 'lb' }), exactGrams({ value: 100, unit: 'lb' }))` // => 22000000
+ */
+export const rollingMillionths = (lost: ExactGrams, fullCharge: ExactGrams): number =>
   roundedQuotient(lost, fullCharge, MILLIONTHS_OF_PERCENT);
 
 /** From what day the days of annualizing run, and what that day is. */
@@ -154,8 +158,11 @@ function rateOf(
   guesses.window = firstIndexFrom(ledger, window.from, guesses.window);
   const windowLost = sumOf(ledger, guesses.window, index + 1);
   const annualizing =
-    chainLost === null || fullCharge === null ? null : annualizingPercent(chainLost, fullCharge, since.days);
-  const rolling = windowLost === null || fullCharge === null ? null : rollingPercent(windowLost, fullCharge);
+    chainLost === null || fullCharge === null
+      ? null
+      : annualizingMillionths(chainLost, fullCharge, since.days);
+  const rolling =
+    windowLost === null || fullCharge === null ? null : rollingMillionths(windowLost, fullCharge);
   const method = methodOn(force.site, day);
   const millionths = method === 'annualizing' ? annualizing : rolling;
   const exceeds: AdditionRate['exceeds'] = {};

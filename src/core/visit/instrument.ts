@@ -19,6 +19,7 @@ export const instrumentRow = z.object({
 });
 export type Instrument = z.infer<typeof instrumentRow>;
 
+/** `corrected(300, { offset: -2 })` // => 298 */
 export const corrected = (reading: number, instrument: Pick<Instrument, 'offset'>): number =>
   reading + instrument.offset;
 

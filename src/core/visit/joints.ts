@@ -10,6 +10,7 @@ export type JointAdvice =
   /** aluminium is not brazed on a roof: exchange the part, or a mechanical joint that the maker allows */
   | { alloy: 'exchangePart'; flux: false };
 
+/** `jointAdvice('copper', 'brass')` // => { alloy: 'highSilver', flux: true } */
 export function jointAdvice(one: Metal, other: Metal): JointAdvice {
   if (one === 'aluminium' || other === 'aluminium') return { alloy: 'exchangePart', flux: false };
   return one === 'copper' && other === 'copper'

@@ -1,7 +1,10 @@
 /** What hoses keep, and what to weigh so that the right charge is inside. m, kg, kg/m³. */
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
 
-/** m³ in a round bore. 5 ft of hose with 0.19 in bore: 27.9 cm³. */
+/**
+ * m³ in a round bore. 5 ft of hose with 0.19 in bore: 27.9 cm³.
+ * `tubeVolume(0.004826, 1.524)` // => 0.0000279
+ */
 export const tubeVolume = (bore: number, length: number): number => (Math.PI / 4) * bore ** 2 * length;
 
 export interface HoseContent {
