@@ -1,7 +1,7 @@
 /** The bench: every calculator under the question that people ask. */
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { inputShape } from '../parts/Field';
+import { SearchInput } from '../parts/SearchInput';
 import { Empty, Page } from '../parts/Page';
 import { calculatorsWith } from '../../record/calculators';
 import { BenchUnits } from '../calculators/parts/BenchUnits';
@@ -12,13 +12,12 @@ export default function BenchHome() {
   return (
     <Page title="Bench" subtitle="A quick answer, with or without a machine. Each shows its working.">
       <BenchUnits />
-      <input
-        type="search"
-        aria-label="Find a calculator"
+      <SearchInput
+        label="Find a calculator"
         placeholder="What do you want to know? Such as: hose, vacuum, superheat"
-        className={`${inputShape} mb-5 max-w-xl`}
+        className="mb-5 max-w-xl"
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={setText}
       />
       <div className="grid gap-x-10 lg:grid-cols-2">
         {groups.map((group) => (

@@ -1,10 +1,11 @@
 /** One field of an entry form, by its type. */
+import { PlainControl } from './PlainControl';
 import type { PackId } from '../../core/logbook/packNames';
 import type { Standing } from '../../core/rules/standing';
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { stainsOf } from '../../core/visit/stains';
 import { Choices } from '../parts/Choices';
-import { CheckField, SelectField, TextArea, TextField } from '../parts/Field';
+import { SelectField, TextArea, TextField } from '../parts/Field';
 import { Ticks } from '../parts/Ticks';
 import { PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
@@ -31,20 +32,20 @@ interface Props {
 /** One field; a stated one stands in a frame that also takes not done and unknown. */
 export function FieldControl(props: Props) {
   const { field, value, error, place, onChange } = props;
-  if (field.type !== 'measure' && !field.stated) return <PlainControl {...props} />;
+  if (field.type !== 'measure' && !field.stated) return <OwnControl {...props} />;
   const draft = draftOf(value);
   return (
     <StatedField field={field} draft={draft} error={error} onChange={onChange}>
       {field.type === 'measure' ? (
         <MeasuredField field={field} draft={draft} error={error} place={place} onChange={onChange} />
       ) : (
-        <PlainControl {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
+        <OwnControl {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
       )}
     </StatedField>
   );
 }
 
-function PlainControl({ field, value, error, standing, packs, place, onChange }: Props) {
+function OwnControl({ field, value, error, standing, packs, place, onChange }: Props) {
   const named = (leak: { id: string; state: string }) => ({
     value: leak.id,
     words: `${labelOf(place.labels, leak.id)}, ${leak.state}`,
@@ -56,14 +57,12 @@ function PlainControl({ field, value, error, standing, packs, place, onChange }:
   const leaks = [...standing.leaks.byId.values()];
   switch (field.type) {
     case 'check':
-      return (
-        <CheckField
-          label={label}
-          hint={hint}
-          checked={value === true}
-          onChange={(event) => onChange(event.target.checked)}
-        />
-      );
+    case 'date':
+    case 'long':
+    case 'text':
+      return <PlainControl as={field.type} field={field} value={value} error={error} onChange={onChange} />;
+    case 'many':
+      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'choice':
       return field.choices.length <= MOST_BUTTONS || field.stated ? (
         <Labelled label={label} error={error}>
@@ -72,8 +71,6 @@ function PlainControl({ field, value, error, standing, packs, place, onChange }:
       ) : (
         <SelectField {...common} choices={field.choices} value={text} onChange={onText} />
       );
-    case 'many':
-      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'leaks':
       return leaks.length === 0 ? null : (
         <Ticks {...common} choices={leaks.map(named)} value={value as string[]} onChange={onChange} />
@@ -167,11 +164,8 @@ function PlainControl({ field, value, error, standing, packs, place, onChange }:
           onChange={onText}
         />
       );
-    case 'date':
-      return <TextField {...common} type="date" value={text} onChange={onText} />;
     case 'year':
       return <TextField {...common} inputMode="numeric" value={text} onChange={onText} />;
-    case 'long':
     case 'partsLeftOut':
       return <TextArea {...common} value={text} onChange={onText} />;
     case 'pressure':
@@ -186,8 +180,6 @@ function PlainControl({ field, value, error, standing, packs, place, onChange }:
           onChange={onText}
         />
       );
-    default:
-      return <TextField {...common} value={text} onChange={onText} />;
   }
 }
 

@@ -3,7 +3,7 @@ import { useDeferredValue, useState } from 'react';
 import type { MachineRow } from '../../contract/machines';
 import { useMachines } from '../data/queries';
 import { recentIds } from '../data/recentMachines';
-import { inputShape } from '../parts/Field';
+import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';
 
 const MOST_SHOWN = 40;
@@ -16,14 +16,12 @@ export function MachinePicker({ onPick }: { onPick: (id: string) => void }) {
   const machines = useMachines({ text: asked, sort: 'name', limit: MOST_SHOWN });
   return (
     <>
-      <input
+      <SearchInput
         autoFocus
-        type="search"
-        aria-label="Find a machine by name, site or refrigerant"
+        label="Find a machine by name, site or refrigerant"
         placeholder="Name, site or refrigerant"
-        className={inputShape}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={setText}
       />
       <Loaded query={machines}>
         {({ rows, count, more }) => {

@@ -3,6 +3,7 @@ import { useDeferredValue, useId, useState } from 'react';
 import { ChevronDown } from 'lucide-react';
 import { useSite, useSites } from '../data/queries';
 import { inputShape } from '../parts/Field';
+import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 
@@ -91,14 +92,12 @@ function SiteSheet({
   const row = 'min-h-14 w-full cursor-pointer py-2 text-left font-semibold';
   return (
     <Sheet title={title} onClose={onClose}>
-      <input
+      <SearchInput
         autoFocus
-        type="search"
-        aria-label="Find a site by its name"
+        label="Find a site by its name"
         placeholder="Name of the site"
-        className={inputShape}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={setText}
       />
       <Loaded query={sites}>
         {({ rows, next }) => (

@@ -1,4 +1,5 @@
 /** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
+import { lookAgainWords } from '../../words/lookAgain';
 import { useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -120,11 +121,7 @@ function WriteForm({
       footer={
         <SaveBar words="Save" saving={{ error, isPending: writing }} onSave={save}>
           {tried && !entry && (
-            <p className="mb-2 font-semibold text-brick">
-              {Object.keys(errors).length === 1
-                ? 'One field wants another look.'
-                : `${String(Object.keys(errors).length)} fields want another look.`}
-            </p>
+            <p className="mb-2 font-semibold text-brick">{lookAgainWords(Object.keys(errors).length)}</p>
           )}
         </SaveBar>
       }

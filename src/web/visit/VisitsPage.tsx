@@ -10,7 +10,7 @@ import { useMachine, useToday, useVisitPages } from '../data/queries';
 import { WriterField } from '../forms/WriterField';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
-import { inputShape } from '../parts/Field';
+import { SearchInput } from '../parts/SearchInput';
 import { MachinePicker } from '../forms/MachinePicker';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
@@ -53,13 +53,12 @@ export default function VisitsPage() {
         </Button>
       }
     >
-      <input
-        type="search"
-        aria-label="Search visits"
+      <SearchInput
+        label="Search visits"
         placeholder="Machine or site"
-        className={`${inputShape} mb-3`}
+        className="mb-3"
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={setText}
       />
       {query.data ? (
         <>

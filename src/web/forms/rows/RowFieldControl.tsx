@@ -1,6 +1,7 @@
 /** One field of a row's form, by its type. */
 import { useOwners, useSpaces } from '../../data/queries';
-import { CheckField, SelectField, TextArea, TextField } from '../../parts/Field';
+import { SelectField } from '../../parts/Field';
+import { PlainControl } from '../PlainControl';
 import { SiteChoice } from '../SiteChoice';
 import { Ticks } from '../../parts/Ticks';
 import type { RowField } from '../../../record/rows/rowField';
@@ -23,21 +24,14 @@ export function RowFieldControl({ field, value, row, error, onChange }: Props) {
   const common = { label, hint, optional: optional ?? false, error: error ?? null };
   const text = typeof value === 'string' ? value : '';
   const onText = (event: { target: { value: string } }) => onChange(event.target.value);
-  if (LINES.includes(field.type)) return <TextArea {...common} value={text} onChange={onText} />;
   switch (field.type) {
     case 'check':
-      return (
-        <CheckField
-          label={label}
-          hint={hint}
-          checked={value === true}
-          onChange={(event) => onChange(event.target.checked)}
-        />
-      );
-    case 'choice':
-      return <SelectField {...common} choices={field.choices} value={text} onChange={onText} />;
+    case 'date':
+      return <PlainControl as={field.type} field={field} value={value} error={error} onChange={onChange} />;
     case 'many':
       return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
+    case 'choice':
+      return <SelectField {...common} choices={field.choices} value={text} onChange={onText} />;
     case 'site':
       return <SiteField {...common} value={text} onChange={onChange} />;
     case 'owner':
@@ -53,12 +47,13 @@ export function RowFieldControl({ field, value, row, error, onChange }: Props) {
       );
     default:
       return (
-        <TextField
-          {...common}
-          type={field.type === 'date' ? 'date' : 'text'}
-          inputMode={NUMBERS.includes(field.type) ? 'decimal' : undefined}
-          value={text}
-          onChange={onText}
+        <PlainControl
+          as={LINES.includes(field.type) ? 'long' : 'text'}
+          field={field}
+          value={value}
+          error={error}
+          onChange={onChange}
+          more={NUMBERS.includes(field.type) ? { inputMode: 'decimal' } : {}}
         />
       );
   }

@@ -1,4 +1,5 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
+import { lookAgainWords } from '../../../words/lookAgain';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
@@ -112,9 +113,7 @@ function RowFormSheet({
         <SaveBar words="Save" saving={change} onSave={save}>
           {tried && Object.keys(errors).length > 0 && (
             <p role="alert" className="mb-2 font-semibold text-brick">
-              {Object.keys(errors).length === 1
-                ? 'One field wants another look.'
-                : `${String(Object.keys(errors).length)} fields want another look.`}
+              {lookAgainWords(Object.keys(errors).length)}
             </p>
           )}
           {tried && nothing && <p className="mb-2 text-soft">Nothing is changed yet.</p>}
