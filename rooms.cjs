@@ -23,7 +23,7 @@ const house = {
   server: ['core', 'contract', 'words', 'record'],
   web: ['core', 'contract', 'words', 'record'],
   demo: ['core', 'contract', 'server'],
-  cli: ['core', 'contract', 'server'],
+  cli: ['core', 'contract', 'words', 'record', 'server'],
 };
 
 /** Layers of the web, from the bottom; rooms of one layer do not know each other, save where it is said. */

@@ -15,6 +15,18 @@ const ASKED: { readonly [Key in keyof Conditions]-?: Field } = {
   method: statedChoice('Method', TEST_METHOD_WORDS),
 };
 
+/** Of a legal test the format has fields for four of them: minutes and valves stand beside, the rest is said once. */
+export const besideLegalTest: typeof ASKED = {
+  ...ASKED,
+  section: { ...ASKED.section, elsewhere: true, say: null },
+  testGas: { ...ASKED.testGas, elsewhere: true, say: null },
+  atJoint: { ...ASKED.atJoint, elsewhere: true, say: null },
+  method: { ...ASKED.method, elsewhere: true, say: null },
+  valvesOpen: { ...ASKED.valvesOpen, elsewhere: true },
+  valvesShut: { ...ASKED.valvesShut, elsewhere: true },
+  minutes: { ...ASKED.minutes, elsewhere: true },
+};
+
 /** `asked`: whether the form of the entry asks them, or a calculator or a test gave them. */
 export const conditionFields = (asked: boolean): typeof ASKED =>
   asked

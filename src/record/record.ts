@@ -3,6 +3,7 @@
  * words, how it is corrected, where it stands on the service record and on the drawing. The schema is the core's.
  */
 import type { EntryKind, EntryOf } from '../core/logbook/entry';
+import { isReadByLaw } from '../core/logbook/history';
 import { NOTES, type Note, type NoteName } from '../core/visit/notes';
 import type { Step } from '../core/visit/steps';
 import type { Ask, AskedField, Field, Group } from './field';
@@ -64,18 +65,25 @@ export interface EntryRecord extends Told {
   kind: EntryKind;
   /** name of the note, null for a kind by itself */
   note: NoteName | null;
+  /** whether rates, cases and duties are read from it */
+  readByLaw: boolean;
   fields: Readonly<Record<string, Field | Group>>;
 }
 
 export const kindRecord = <Kind extends EntryKind>(
   kind: Kind,
   record: Told & { fields: FieldsOf<EntryOf<Kind>> },
-): EntryRecord => ({ ...record, kind, note: null });
+): EntryRecord => ({ ...record, kind, note: null, readByLaw: isReadByLaw(kind) });
 
 export const noteRecord = <Name extends NoteName>(
   note: Name,
   record: Told & { fields: FieldsOf<Note<Name>> },
-): EntryRecord => ({ ...record, kind: NOTES[note].kind, note });
+): EntryRecord => ({
+  ...record,
+  kind: NOTES[note].kind,
+  note,
+  readByLaw: isReadByLaw(NOTES[note].kind),
+});
 
 const isGroup = (field: Field | Group): field is Group => 'within' in field;
 

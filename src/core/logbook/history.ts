@@ -63,9 +63,11 @@ const READ_KINDS: ReadonlySet<EntryKind> = new Set<EntryKind>([
   'reportFiled',
 ]);
 
+/** Whether the rules read entries of this kind. */
+export const isReadByLaw = (kind: EntryKind): boolean => READ_KINDS.has(kind);
+
 /** Whether a standing may be another one with this entry: it is of a kind that is read, or takes another entry's place. */
-export const bearsOnStanding = (entry: Entry): boolean =>
-  READ_KINDS.has(entry.kind) || entry.supersedes != null;
+export const bearsOnStanding = (entry: Entry): boolean => isReadByLaw(entry.kind) || entry.supersedes != null;
 
 /** The full charge that an entry sets, in exact grams; a range counts by its midpoint. */
 export function fullChargeOf(entry: EntryOf<'fullChargeSet'>): ExactGrams {

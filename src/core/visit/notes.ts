@@ -193,6 +193,7 @@ export const NOTES = {
 } as const;
 
 export type NoteName = keyof typeof NOTES;
+export const NOTE_NAMES = Object.keys(NOTES) as NoteName[];
 export type Note<Tool extends NoteName> = z.infer<(typeof NOTES)[Tool]['schema']>;
 
 export const isNoteName = (tool: unknown): tool is NoteName => typeof tool === 'string' && tool in NOTES;

@@ -19,7 +19,7 @@ import {
   yesOrNo,
 } from '../field';
 import { kindRecord } from '../record';
-import { conditionFields } from '../conditions';
+import { besideLegalTest } from '../conditions';
 
 const METHODS = choices(Object.keys(METHOD_NAMES) as (keyof typeof METHOD_NAMES)[], METHOD_NAMES);
 const methods = (label: string): Field<string[]> => ({
@@ -160,7 +160,7 @@ export const verificationTest = kindRecord('verificationTest', {
     },
     method: bare(text('Method')),
     // The format has no field for the minutes and valves of a test; they stand beside it.
-    'x-conditions': { within: conditionFields(false) },
+    'x-conditions': { within: besideLegalTest },
   },
 });
 

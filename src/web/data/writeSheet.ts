@@ -1,8 +1,6 @@
 /** Opens an entry form from anywhere: the kind and what is known already stand in the address. */
 import { useSearchParams } from 'react-router';
-import { ENTRY_KINDS, type Entry, type EntryKind } from '../../core/logbook/entry';
-import { recordOf } from '../../record/records';
-import { useLogSheet } from './logSheet';
+import { ENTRY_KINDS, type EntryKind } from '../../core/logbook/entry';
 
 const KEYS = ['write', 'on-machine', 'corrects', 'given'] as const;
 
@@ -44,15 +42,5 @@ export function useWriteSheet() {
       if (next.given !== undefined) wanted.set('given', JSON.stringify(next.given));
       setParams(wanted);
     },
-  };
-}
-
-/** Opens the form by which an entry of this machine is corrected. */
-export function useCorrecting(machineId: string): (entry: Entry) => void {
-  const write = useWriteSheet();
-  const gas = useLogSheet();
-  return (entry) => {
-    if (recordOf(entry).correction === 'gas') gas.openFor({ machine: machineId, supersedes: entry.id });
-    else write.open({ kind: entry.kind, machineId, corrects: entry.id });
   };
 }

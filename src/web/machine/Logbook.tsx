@@ -6,7 +6,7 @@ import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
 import { useWriter } from '../data/writer';
-import { useCorrecting } from '../data/writeSheet';
+import { useCorrecting } from '../data/useCorrecting';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { dateWords } from '../../words/dates';

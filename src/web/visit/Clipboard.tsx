@@ -5,7 +5,7 @@ import type { Entry } from '../../core/logbook/entry';
 import { STEPS, type Step } from '../../core/visit/steps';
 import { stepOf } from '../../record/whereItStands';
 import { useWriter } from '../data/writer';
-import { useCorrecting } from '../data/writeSheet';
+import { useCorrecting } from '../data/useCorrecting';
 import { VoidSheet } from '../forms/VoidSheet';
 import { Button } from '../parts/Button';
 import { Sheet } from '../parts/Sheet';
