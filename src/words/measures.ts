@@ -1,4 +1,5 @@
 /** Measures in the words of the trade: which unit a system reads, and SI figures as text. */
+import type { Si } from '../core/quantity/si';
 import { figureText, fromSi, measureText } from '../core/quantity/measure';
 import { massText } from '../core/quantity/mass';
 import { type Dimension, YEAR_S } from '../core/quantity/units';
@@ -32,7 +33,7 @@ export const readIn = (dimension: Dimension, system: UnitSystem): string => READ
 
 const SMALL_VOLUME_M3 = 5e-4;
 
-export type Show = (dimension: Dimension, si: number) => string;
+export type Show = <D extends Dimension>(dimension: D, si: Si<D>) => string;
 
 /** Turns SI into text for a system at a site's atmosphere. `weights`: where they are weighed in the other system. */
 export const shownIn =

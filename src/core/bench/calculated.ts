@@ -2,7 +2,9 @@
  * What every calculation of the bench returns: its value with its working, so that a screen can open "show the
  * working" under any number. Everything inside is SI: K, Pa absolute, kg, m, m³, s. Out of range is a refusal.
  */
+import type { Pascals } from '../quantity/si';
 import { type Result, ok, refused } from '../result';
+import type { Si } from '../quantity/si';
 import type { Dimension } from '../quantity/units';
 import type { OutsideTable } from '../refrigerant/saturation';
 
@@ -31,7 +33,7 @@ export type BenchRefusal =
   | { reason: 'outOfRange'; field: string; dimension: Dimension; given: number; from: number; to: number }
   | { reason: 'notPositive'; field: string }
   | { reason: 'aboveDesignPressure'; given: number; limit: number }
-  | { reason: 'notAboveAtmosphere'; field: string; given: number; atmosphere: number }
+  | { reason: 'notAboveAtmosphere'; field: string; given: number; atmosphere: Pascals }
   | { reason: 'tooFewReadings'; have: number; need: number }
   | { reason: 'notInOrder'; first: string; second: string }
   | { reason: 'mixedGases'; held: string; given: string }
@@ -43,7 +45,7 @@ export type Outcome<Value> = Result<Calculated<Value>, BenchRefusal>;
 export const calculated = <Value>(value: Value, working: Working): { ok: true; value: Calculated<Value> } =>
   ok({ value, working });
 
-export const figure = (name: string, dimension: Dimension, si: number): WorkingFigure => ({
+export const figure = <D extends Dimension>(name: string, dimension: D, si: Si<D>): WorkingFigure => ({
   name,
   dimension,
   si,

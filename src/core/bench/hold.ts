@@ -2,6 +2,7 @@
  * Standing pressure test: what a sealed charge of nitrogen must read after its temperature changed, what the residual
  * means against the gauge, and how long a hold must stand to show a leak. Pa absolute, K, s, m³.
  */
+import type { Kelvins, Pascals } from '../quantity/si';
 import { refused } from '../result';
 import { type Calculated, type Outcome, calculated, figure, notPositive, outOfRange } from './calculated';
 
@@ -9,9 +10,9 @@ export interface HoldReading {
   /** s since the start */
   at: number;
   /** Pa absolute */
-  pressure: number;
+  pressure: Pascals;
   /** K of the gas */
-  temperature: number;
+  temperature: Kelvins;
 }
 
 export interface HoldLimits {
@@ -34,8 +35,8 @@ export interface Gauge {
  */
 export function expectedPressure(input: {
   start: number;
-  startTemperature: number;
-  endTemperature: number;
+  startTemperature: Kelvins;
+  endTemperature: Kelvins;
   changedShare: number;
 }): Outcome<number> {
   const { start, startTemperature, endTemperature, changedShare } = input;
@@ -133,7 +134,12 @@ export function judgeHold(input: {
  * Pa, two standard deviations of the residual: a division spreads evenly over itself (÷ √12) at both readings; the
  * temperature's doubt is taken as two deviations, at both readings.
  */
-export function holdDoubt(pressure: number, temperature: number, changedShare: number, gauge: Gauge): number {
+export function holdDoubt(
+  pressure: Pascals,
+  temperature: Kelvins,
+  changedShare: number,
+  gauge: Gauge,
+): number {
   const reading = gauge.resolution ** 2 / 12;
   const thermal = ((changedShare * pressure * gauge.temperatureDoubt) / 2 / temperature) ** 2;
   return 2 * Math.sqrt(2 * reading + 2 * thermal);

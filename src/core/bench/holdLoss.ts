@@ -1,4 +1,5 @@
 /** From the fall of a standing test to gas a year in service, and back: how long must it stand? */
+import type { CubicMetres, Pascals } from '../quantity/si';
 import type { SaturationTable } from '../refrigerant/saturation';
 import { refused } from '../result';
 import { NITROGEN_MOLAR_MASS, type Outcome, ROOM_K, calculated, figure, notPositive } from './calculated';
@@ -15,11 +16,11 @@ import {
 export interface HeldSection {
   table: SaturationTable;
   /** m³ of the section under test */
-  volume: number;
+  volume: CubicMetres;
   /** Pa absolute: nitrogen in the test, refrigerant at work, the air outside */
   test: number;
   working: number;
-  atmosphere: number;
+  atmosphere: Pascals;
 }
 
 const SOURCE = 'dm/dt = V × dp/dt × M ÷ (R T); laminar flow, q ∝ (p₁² − p₂²) ÷ viscosity';

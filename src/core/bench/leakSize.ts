@@ -2,6 +2,7 @@
  * One leak in all the ways people see it. Inside it is a mass rate, kg/s of refrigerant at its working pressure; every
  * other view names what it assumes (charge, gas, pressure, volume, bubble). Pa absolute, m, m³.
  */
+import type { CubicMetres, Kilograms, Pascals } from '../quantity/si';
 import type { SaturationTable } from '../refrigerant/saturation';
 import { YEAR_S } from '../quantity/units';
 import { ok, refused } from '../result';
@@ -28,14 +29,14 @@ import {
 export interface LeakSetting {
   table: SaturationTable;
   /** kg */
-  fullCharge: number;
+  fullCharge: Kilograms;
   /** at the leak while the machine works */
   working: number;
-  atmosphere: number;
+  atmosphere: Pascals;
   /** bubble's diameter under soap, m */
   bubble: number;
   /** the section and its nitrogen pressure in a hold */
-  volume: number;
+  volume: CubicMetres;
   test: number;
 }
 

@@ -1,11 +1,12 @@
 /** Twelve months of top-offs against a repair, in money as entered and in tonnes of CO2 equivalent. */
+import type { Kilograms } from '../quantity/si';
 import { type Refrigerant, refrigerant } from '../refrigerant/refrigerant';
 import { type Outcome, calculated, figure, notPositive, outOfRange } from './calculated';
 
 export interface LeakCosts {
   refrigerant: string;
   /** kg */
-  fullCharge: number;
+  fullCharge: Kilograms;
   /** kg a day */
   rate: number;
   /** share of the full charge below which it no longer holds its box: a top-off is due then */

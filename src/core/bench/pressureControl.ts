@@ -1,4 +1,5 @@
 /** Low-pressure control: cut-in and cut-out from the box range, and both conventions of the dial. Pa absolute, K. */
+import type { Pascals } from '../quantity/si';
 import { refused } from '../result';
 import { type SaturationTable, saturationPressure } from '../refrigerant/saturation';
 import { UNITS } from '../quantity/units';
@@ -10,17 +11,17 @@ const CLOSEST = 5 * UNITS.pressure.psig.factor;
 export type ControlWarning = 'belowAtmosphere' | 'tooClose';
 
 export interface ControlSetting {
-  cutIn: number;
-  cutOut: number;
+  cutIn: Pascals;
+  cutOut: Pascals;
   differential: number;
   warnings: readonly ControlWarning[];
 }
 
 /** cut-out = cut-in − differential: 31 psig and 14 psi give 17 psig. */
 export function fromDifferential(input: {
-  cutIn: number;
+  cutIn: Pascals;
   differential: number;
-  atmosphere: number;
+  atmosphere: Pascals;
 }): Outcome<ControlSetting> {
   return setting(input.cutIn, input.cutIn - input.differential, input.atmosphere, {
     formula: 'cut-out = cut-in − differential',
@@ -31,9 +32,9 @@ export function fromDifferential(input: {
 
 /** differential = cut-in − cut-out. */
 export function fromCutOut(input: {
-  cutIn: number;
-  cutOut: number;
-  atmosphere: number;
+  cutIn: Pascals;
+  cutOut: Pascals;
+  atmosphere: Pascals;
 }): Outcome<ControlSetting> {
   return setting(input.cutIn, input.cutOut, input.atmosphere, {
     formula: 'differential = cut-in − cut-out',
@@ -52,7 +53,7 @@ export function controlForBox(input: {
   boxLow: number;
   boxHigh: number;
   difference: number;
-  atmosphere: number;
+  atmosphere: Pascals;
 }): Outcome<ControlSetting> {
   const { table, boxLow, boxHigh, difference } = input;
   const bad = notPositive({ 'cold end of the box': boxLow, 'warm end of the box': boxHigh });
@@ -74,9 +75,9 @@ export function controlForBox(input: {
 }
 
 function setting(
-  cutIn: number,
-  cutOut: number,
-  atmosphere: number,
+  cutIn: Pascals,
+  cutOut: Pascals,
+  atmosphere: Pascals,
   about: { formula: string; source: string; validity: string },
 ): Outcome<ControlSetting> {
   const bad = notPositive({ 'cut-in': cutIn, 'cut-out': cutOut });

@@ -1,4 +1,5 @@
 /** Gas let go by opening a section: its volume times the density of the vapour at what pressure was left. */
+import type { CubicMetres, Density, Kelvins, Pascals } from '../quantity/si';
 import {
   type SaturationTable,
   pressureRange,
@@ -24,9 +25,9 @@ import {
  */
 export function gasDensity(
   table: SaturationTable,
-  pressure: number,
-  temperature: number,
-): Result<{ density: number; liquidPresent: boolean }, BenchRefusal> {
+  pressure: Pascals,
+  temperature: Kelvins,
+): Result<{ density: Density; liquidPresent: boolean }, BenchRefusal> {
   const bad = notPositive({ pressure, temperature });
   if (bad) return bad;
   const dew = saturationPressure(table, 'dew', temperature);
@@ -51,7 +52,7 @@ export function gasDensity(
 export interface Release {
   /** kg of refrigerant */
   mass: number;
-  density: number;
+  density: Density;
   /** true: saturated, so liquid may be left and the figure says only what was vapour */
   liquidPresent: boolean;
 }
@@ -59,9 +60,9 @@ export interface Release {
 /** `traceShare` is 1 for refrigerant, else the share of the pressure that a trace in nitrogen makes up. */
 export function release(input: {
   table: SaturationTable;
-  volume: number;
+  volume: CubicMetres;
   left: number;
-  temperature: number;
+  temperature: Kelvins;
   traceShare: number;
 }): Outcome<Release> {
   const { table, volume, left, temperature, traceShare } = input;

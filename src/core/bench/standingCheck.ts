@@ -1,4 +1,5 @@
 /** Is there liquid left? Saturation at ambient against the pressure of a machine at rest. */
+import type { Kelvins, Pascals } from '../quantity/si';
 import { type Line, type SaturationTable, saturationPressure } from '../refrigerant/saturation';
 import {
   type Outcome,
@@ -26,8 +27,8 @@ export interface StandingCheck {
 
 export interface StandingInput {
   table: SaturationTable;
-  standing: number;
-  ambient: number;
+  standing: Pascals;
+  ambient: Kelvins;
   doubt: number;
   resolution: number;
 }

@@ -1,4 +1,5 @@
 /** Superheat on the dew line, subcooling on the bubble line: differences of temperature in K. */
+import type { Kelvins, Pascals } from '../quantity/si';
 import { type SaturationTable, saturationTemperature } from '../refrigerant/saturation';
 import {
   DOUBT_K,
@@ -46,8 +47,8 @@ const READING_DOUBT_K = 0.5;
  */
 export function superheat(input: {
   table: SaturationTable;
-  suction: number;
-  lineTemperature: number;
+  suction: Pascals;
+  lineTemperature: Kelvins;
 }): Outcome<LineState> {
   return lineState(input.table, 'dew', input.suction, input.lineTemperature);
 }
@@ -56,7 +57,7 @@ export function superheat(input: {
 export function subcooling(input: {
   table: SaturationTable;
   liquid: number;
-  lineTemperature: number;
+  lineTemperature: Kelvins;
 }): Outcome<LineState> {
   return lineState(input.table, 'bubble', input.liquid, input.lineTemperature);
 }
@@ -64,8 +65,8 @@ export function subcooling(input: {
 function lineState(
   table: SaturationTable,
   line: 'dew' | 'bubble',
-  pressure: number,
-  lineTemperature: number,
+  pressure: Pascals,
+  lineTemperature: Kelvins,
 ): Outcome<LineState> {
   const bad = notPositive({ 'line temperature': lineTemperature });
   if (bad) return bad;

@@ -1,4 +1,5 @@
 /** What the gauges should read on this box today: from box and ambient temperature to suction and head pressure. */
+import type { Kelvins, KelvinsApart, Pascals } from '../quantity/si';
 import { type SaturationTable, saturationPressure } from '../refrigerant/saturation';
 import {
   type Outcome,
@@ -25,11 +26,11 @@ export const CONDENSER_SPLIT = {
 const AIR_NOT_PIPE = fahrenheitDegrees(2);
 
 export interface Targets {
-  evaporating: number;
-  condensing: number;
+  evaporating: Kelvins;
+  condensing: Kelvins;
   /** Pa absolute */
-  suction: number;
-  head: number;
+  suction: Pascals;
+  head: Pascals;
 }
 
 /**
@@ -38,11 +39,11 @@ export interface Targets {
  */
 export function targets(input: {
   table: SaturationTable;
-  box: number;
+  box: Kelvins;
   difference: number;
   airMeasured: boolean;
-  ambient: number;
-  split: number;
+  ambient: Kelvins;
+  split: KelvinsApart;
 }): Outcome<Targets> {
   const bad = notPositive({ 'box temperature': input.box, 'ambient temperature': input.ambient });
   if (bad) return bad;

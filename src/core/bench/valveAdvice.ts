@@ -1,4 +1,5 @@
 /** Which way and roughly how far to turn a thermostatic expansion valve, from the superheat it keeps. */
+import type { KelvinsApart } from '../quantity/si';
 import { SUPERHEAT, bandOf } from './superheat';
 import { type Outcome, calculated, fahrenheitDegrees, figure } from './calculated';
 
@@ -22,7 +23,10 @@ export interface ValveAdvice {
  * `superheatK` and `subcoolingK` in K, subcooling null where it was not read. Opening lowers superheat. Never turns so
  * far that the expected superheat leaves the target range.
  */
-export function valveAdvice(superheatK: number, subcoolingK: number | null): Outcome<ValveAdvice> {
+export function valveAdvice(
+  superheatK: KelvinsApart,
+  subcoolingK: KelvinsApart | null,
+): Outcome<ValveAdvice> {
   const band = bandOf(superheatK, SUPERHEAT);
   const starved = subcoolingK !== null && subcoolingK < LIQUID_SURE_K && band === 'above';
   const wanted = Math.round(Math.abs(superheatK - SUPERHEAT.target) / KELVIN_A_QUARTER);

@@ -2,6 +2,7 @@
  * One leak, another gas or pressure: laminar flow through a fine passage. Throughput q in Pa·m³/s is proportional to
  * (p_in² − p_out²) ÷ viscosity; mass is q M/(R T). An estimate: real leaks are not all laminar.
  */
+import type { Pascals } from '../quantity/si';
 import { type Refrigerant, refrigerant } from '../refrigerant/refrigerant';
 import { GAS_CONSTANT, ROOM_K } from './calculated';
 
@@ -26,7 +27,7 @@ export function vapourViscosity(name: string): number {
 export interface Passage {
   /** Pa absolute on either side */
   inside: number;
-  outside: number;
+  outside: Pascals;
   /** Pa·s of the gas that flows */
   viscosity: number;
 }

@@ -2,13 +2,14 @@
  * When will it run short, and from when would a top-off exceed the threshold? Closed form for one rate; many rates drawn
  * from the spread of the machine's own history give dates with a range, for one appliance or a fleet. kg, days from today.
  */
+import type { Kilograms } from '../quantity/si';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import type { LeakRateMethod } from '../logbook/fields';
 
 export interface LeakingMachine {
   /** kg */
-  fullCharge: number;
+  fullCharge: Kilograms;
   /** kg that were missing when gas was last added; 0 where it was filled to full */
   missing: number;
   /** kg a day, and its relative standard deviation */

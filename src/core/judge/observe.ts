@@ -2,6 +2,7 @@
  * Numbers into readings: pressures and temperatures against saturation and the targets of this box. Pa absolute, K.
  * A number that the table cannot place gives no reading; it is left out and named, never guessed.
  */
+import type { Kelvins, KelvinsApart, Pascals } from '../quantity/si';
 import { type SaturationTable, saturationTemperature } from '../refrigerant/saturation';
 import { type BenchRefusal, fahrenheitDegrees } from '../bench/calculated';
 import { standingCheck } from '../bench/standingCheck';
@@ -10,18 +11,18 @@ import type { Observed } from './readings';
 
 export interface Numbers {
   table: SaturationTable;
-  atmosphere: number;
-  suction: number | null;
-  head: number | null;
-  suctionLine: number | null;
-  liquidLine: number | null;
-  box: number | null;
-  ambient: number | null;
+  atmosphere: Pascals;
+  suction: Pascals | null;
+  head: Pascals | null;
+  suctionLine: Kelvins | null;
+  liquidLine: Kelvins | null;
+  box: Kelvins | null;
+  ambient: Kelvins | null;
   /** K between box and coil, and between ambient and condensing */
   difference: number;
-  split: number;
+  split: KelvinsApart;
   /** at rest, compressor off long enough */
-  standing: number | null;
+  standing: Pascals | null;
   /** share of the rated current */
   ampsShare: number | null;
 }

@@ -5,13 +5,14 @@
 import { type Result, ok, refused } from '../result';
 import { SEA_LEVEL_PA } from './atmosphere';
 import { parseMass } from './mass';
+import type { Si } from './si';
 import { type Dimension, UNITS, type Unit, type UnitOf, unitFact } from './units';
 
-export interface Measure {
+export interface Measure<D extends Dimension = Dimension> {
   /** as it was typed, without outer blanks */
   typed: string;
   /** in the dimension's SI unit; pressures absolute */
-  si: number;
+  si: Si<D>;
   /** the unit of the typed figure, of its first part when it had two */
   unit: string;
 }
@@ -41,7 +42,12 @@ const NUMBER = /^\s*([+-]?)\s*(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d+\.?\d*|\.
  * SI of a figure in a unit; `atmospherePa` is read by gauge units only.
  * `toSi('pressure', 0, 'psig', 101325)` // => 101325
  */
-export function toSi(dimension: Dimension, value: number, name: string, atmospherePa = SEA_LEVEL_PA): number {
+export function toSi<D extends Dimension>(
+  dimension: D,
+  value: number,
+  name: string,
+  atmospherePa = SEA_LEVEL_PA,
+): Si<D> {
   const unit = unitFact(dimension, name);
   // Below zero a compound gauge counts inches of mercury downwards, said with or without a minus.
   const counted = unit.factor < 0 ? Math.abs(value) : value;
@@ -52,7 +58,12 @@ export function toSi(dimension: Dimension, value: number, name: string, atmosphe
  * The figure that an instrument in this unit shows.
  * `fromSi('temperature', 273.15, '°F')` // => 32
  */
-export function fromSi(dimension: Dimension, si: number, name: string, atmospherePa = SEA_LEVEL_PA): number {
+export function fromSi<D extends Dimension>(
+  dimension: D,
+  si: Si<D>,
+  name: string,
+  atmospherePa = SEA_LEVEL_PA,
+): number {
   const unit = unitFact(dimension, name);
   return (si - zeroOf(unit, atmospherePa)) / unit.factor;
 }
@@ -69,11 +80,12 @@ export function parseMeasure<D extends Dimension>(
   text: string,
   bareUnit: UnitOf<D>,
   atmospherePa = SEA_LEVEL_PA,
-): Result<Measure, MeasureRefusal> {
+): Result<Measure<D>, MeasureRefusal> {
   const typed = text.trim().replace(/[−–]/g, '-');
   if (typed === '') return refused({ reason: 'empty', dimension });
   if (/\d,\d/.test(typed)) return refused({ reason: 'decimalComma', dimension, text: typed });
-  if (dimension === 'mass') return parsedMass(typed, bareUnit as UnitOf<'mass'>);
+  if (dimension === 'mass')
+    return parsedMass(typed, bareUnit as UnitOf<'mass'>) as Result<Measure<D>, MeasureRefusal>;
   const parts = partsOf(dimension, typed, bareUnit);
   if (!parts.ok) return parts;
   const [first, second] = parts.value;
@@ -87,7 +99,7 @@ export function parseMeasure<D extends Dimension>(
   return ok({ typed, si, unit: first.unit });
 }
 
-function parsedMass(typed: string, bareUnit: UnitOf<'mass'>): Result<Measure, MeasureRefusal> {
+function parsedMass(typed: string, bareUnit: UnitOf<'mass'>): Result<Measure<'mass'>, MeasureRefusal> {
   const mass = parseMass(typed, bareUnit);
   if (mass.ok)
     return ok({ typed, si: toSi('mass', mass.value.value, mass.value.unit), unit: mass.value.unit });

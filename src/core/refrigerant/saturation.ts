@@ -6,6 +6,7 @@
  * Tables are per kelvin (Helmholtz equations of state). Between rows ln p is linear in 1/T, which inverts exactly;
  * ln ρ runs as a cubic through the four nearest rows, since near the critical point it bends too much for a line.
  */
+import type { Density, Kelvins, Pascals } from '../quantity/si';
 import { type Result, ok, refused } from '../result';
 
 /** A table as its file holds it: one figure per kelvin from the first temperature up. */
@@ -31,7 +32,7 @@ export interface OutsideTable {
   to: number;
 }
 
-type Looked = Result<number, OutsideTable>;
+type Looked<Value> = Result<Value, OutsideTable>;
 export type Line = 'bubble' | 'dew';
 
 const ZERO_C = 273.15;
@@ -54,7 +55,11 @@ export function pressureRange(table: SaturationTable, line: Line): { from: numbe
 export const hasGlide = (table: SaturationTable): boolean => table.dewPressure_Pa !== null;
 
 /** Pa absolute at a temperature in K, on the bubble or the dew line. */
-export function saturationPressure(table: SaturationTable, line: Line, temperature: number): Looked {
+export function saturationPressure(
+  table: SaturationTable,
+  line: Line,
+  temperature: Kelvins,
+): Looked<Pascals> {
   const { from, to } = temperatureRange(table);
   if (!within(temperature, from, to)) return outside(table, 'temperature', temperature, from, to);
   const pressures = pressuresOf(table, line);
@@ -66,7 +71,11 @@ export function saturationPressure(table: SaturationTable, line: Line, temperatu
 }
 
 /** K at a pressure in Pa absolute: the exact inverse of `saturationPressure`. */
-export function saturationTemperature(table: SaturationTable, line: Line, pressure: number): Looked {
+export function saturationTemperature(
+  table: SaturationTable,
+  line: Line,
+  pressure: Pascals,
+): Looked<Kelvins> {
   const { from, to } = pressureRange(table, line);
   if (!within(pressure, from, to)) {
     return outside(table, line === 'bubble' ? 'bubblePressure' : 'dewPressure', pressure, from, to);
@@ -80,25 +89,25 @@ export function saturationTemperature(table: SaturationTable, line: Line, pressu
 }
 
 /** kg/m³ of saturated liquid (on the bubble line) at a temperature in K. */
-export const liquidDensity = (table: SaturationTable, temperature: number): Looked =>
+export const liquidDensity = (table: SaturationTable, temperature: Kelvins): Looked<Density> =>
   density(table, table.liquidDensity_kg_m3, temperature);
 
 /** kg/m³ of saturated vapour (on the dew line) at a temperature in K. */
-export const vapourDensity = (table: SaturationTable, temperature: number): Looked =>
+export const vapourDensity = (table: SaturationTable, temperature: Kelvins): Looked<Density> =>
   density(table, table.vapourDensity_kg_m3, temperature);
 
 export interface SaturatedState {
-  temperature: number;
-  bubblePressure: number;
-  dewPressure: number;
-  liquidDensity: number;
-  vapourDensity: number;
+  temperature: Kelvins;
+  bubblePressure: Pascals;
+  dewPressure: Pascals;
+  liquidDensity: Density;
+  vapourDensity: Density;
 }
 
 /** Everything the table says at a temperature in K. */
 export function saturatedState(
   table: SaturationTable,
-  temperature: number,
+  temperature: Kelvins,
 ): Result<SaturatedState, OutsideTable> {
   const bubble = saturationPressure(table, 'bubble', temperature);
   const dew = saturationPressure(table, 'dew', temperature);
@@ -117,7 +126,7 @@ export function saturatedState(
   });
 }
 
-function density(table: SaturationTable, rows: readonly number[], temperature: number): Looked {
+function density(table: SaturationTable, rows: readonly number[], temperature: Kelvins): Looked<Density> {
   const { from, to } = temperatureRange(table);
   if (!within(temperature, from, to)) return outside(table, 'temperature', temperature, from, to);
   const position = temperature - from;
@@ -138,7 +147,7 @@ const within = (given: number, from: number, to: number): boolean =>
   given >= from * (1 - FLOAT_DUST) && given <= to * (1 + FLOAT_DUST);
 
 /** Index of the last row whose pressure is not above the given one; pressures rise strictly. */
-function lastNotAbove(pressures: readonly number[], pressure: number): number {
+function lastNotAbove(pressures: readonly number[], pressure: Pascals): number {
   let low = 0;
   let high = pressures.length - 1;
   while (low < high) {

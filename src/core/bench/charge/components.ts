@@ -1,4 +1,5 @@
 /** Full charge by components: each volume × density at its state, summed with a range. m³, K, kg. */
+import type { CubicMetres, Kelvins, Metres } from '../../quantity/si';
 import { type SaturationTable, saturatedState } from '../../refrigerant/saturation';
 import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive, outOfRange } from '../calculated';
@@ -6,10 +7,10 @@ import { tubeVolume } from './hoses';
 
 export interface Component {
   name: string;
-  volume: number;
+  volume: CubicMetres;
   /** share of the volume that holds liquid, lowest and highest that are likely */
   liquid: { low: number; high: number };
-  temperature: number;
+  temperature: Kelvins;
 }
 
 /** Likely shares of liquid by kind of part; a receiver takes its level instead. */
@@ -22,7 +23,7 @@ export const LIQUID_SHARE = {
 } as const;
 
 /** m³ of a line from its outside diameter and wall, m. Refuses a wall that leaves no bore. */
-export function lineVolume(input: { outside: number; wall: number; length: number }): Outcome<number> {
+export function lineVolume(input: { outside: Metres; wall: Metres; length: Metres }): Outcome<number> {
   const { outside, wall, length } = input;
   const bad = notPositive({ 'outside diameter': outside, wall, length });
   if (bad) return bad;

@@ -1,4 +1,5 @@
 /** Recovery cylinder: how much it may hold, how full it is, what still fits. kg, m³. */
+import type { CubicMetres, Density, Kilograms } from '../../quantity/si';
 import { type SaturationTable, liquidDensity } from '../../refrigerant/saturation';
 import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
@@ -9,7 +10,7 @@ const FILL_WARNING = 0.75;
 const REFERENCE_K = 298.15;
 
 /** kg: 0.8 × water capacity × liquid density at 77 °F ÷ 1 kg/L. 23.8 L of a gas of 1.206 kg/L: 22.96 kg. */
-export const fillLimit = (waterCapacity: number, density: number): number =>
+export const fillLimit = (waterCapacity: CubicMetres, density: Density): number =>
   FILL_LIMIT * waterCapacity * density;
 
 export interface CylinderRoom {
@@ -35,8 +36,8 @@ export function cylinderRoom(input: {
   table: SaturationTable;
   /** what the bottle holds already, null when empty */
   holds: string | null;
-  waterCapacity: number;
-  tare: number;
+  waterCapacity: CubicMetres;
+  tare: Kilograms;
   gross: number;
   /** kg about to go in; 0 where it is only a question of room */
   adding: number;

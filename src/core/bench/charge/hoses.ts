@@ -1,23 +1,24 @@
 /** What hoses keep, and what to weigh so that the right charge is inside. m, kg, kg/m³. */
+import type { CubicMetres, Density, Metres } from '../../quantity/si';
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
 
 /**
  * m³ in a round bore. 5 ft of hose with 0.19 in bore: 27.9 cm³.
  * `tubeVolume(0.004826, 1.524)` // => 0.0000279
  */
-export const tubeVolume = (bore: number, length: number): number => (Math.PI / 4) * bore ** 2 * length;
+export const tubeVolume = (bore: Metres, length: Metres): number => (Math.PI / 4) * bore ** 2 * length;
 
 export interface HoseContent {
-  volume: number;
+  volume: CubicMetres;
   mass: number;
 }
 
 /** `density` kg/m³ of what is in the hose at its state; several equal hoses by `count`. */
 export function hoseContent(input: {
-  bore: number;
-  length: number;
+  bore: Metres;
+  length: Metres;
   count: number;
-  density: number;
+  density: Density;
 }): Outcome<HoseContent> {
   const { bore, length, count, density } = input;
   const bad = notPositive({

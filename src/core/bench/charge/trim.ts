@@ -1,4 +1,5 @@
 /** Charging by superheat and subcooling: how the next addition will move them, and when to stop. K. */
+import type { KelvinsApart } from '../../quantity/si';
 import { SUBCOOLING, SUPERHEAT, bandOf } from '../superheat';
 import { type Outcome, calculated, fahrenheitDegrees, figure } from '../calculated';
 
@@ -23,8 +24,8 @@ const FIXED_SUPERHEAT = { low: SUPERHEAT.low, high: fahrenheitDegrees(20) } as c
 /** `boxAbove`: how far the box still is above its goal, K. */
 export function trim(input: {
   metering: Metering;
-  superheat: number;
-  subcooling: number;
+  superheat: KelvinsApart;
+  subcooling: KelvinsApart;
   boxAbove: number;
 }): Outcome<Trim> {
   const { metering, superheat, subcooling, boxAbove } = input;
@@ -59,14 +60,14 @@ export function trim(input: {
   );
 }
 
-function byValve(superheat: number, subcooling: number): TrimAdvice {
+function byValve(superheat: KelvinsApart, subcooling: KelvinsApart): TrimAdvice {
   const band = bandOf(subcooling, SUBCOOLING);
   if (band === 'above') return 'tooMuch';
   if (band === 'within') return bandOf(superheat, SUPERHEAT) === 'within' ? 'stop' : 'checkValve';
   return SUBCOOLING.low - subcooling < NEAR ? 'addSlowly' : 'add';
 }
 
-function byFixed(superheat: number, subcooling: number): TrimAdvice {
+function byFixed(superheat: KelvinsApart, subcooling: KelvinsApart): TrimAdvice {
   const band = bandOf(superheat, FIXED_SUPERHEAT);
   if (band === 'below' || subcooling > 2 * SUBCOOLING.high) return 'tooMuch';
   if (band === 'within') return 'stop';

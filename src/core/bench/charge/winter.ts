@@ -1,4 +1,5 @@
 /** Extra charge that floods the condenser of a head-pressure-controlled unit in the cold. m³, K, kg. */
+import type { Kelvins } from '../../quantity/si';
 import { type SaturationTable, liquidDensity } from '../../refrigerant/saturation';
 import { fromSi, toSi } from '../../quantity/measure';
 import { type Outcome, calculated, figure, notPositive, outOfRange } from '../calculated';
@@ -13,8 +14,8 @@ export interface WinterCharge {
 export function winterCharge(input: {
   table: SaturationTable;
   condenserVolume: number;
-  ambient: number;
-  evaporating: number;
+  ambient: Kelvins;
+  evaporating: Kelvins;
 }): Outcome<WinterCharge> {
   const { table, condenserVolume, ambient, evaporating } = input;
   const { ambients, rows } = FLOODED_SHARE;

@@ -2,12 +2,13 @@
  * How long the pump must run: volume, pump and hoses. Conductance of a tube for air at 20 °C in all kinds of flow,
  * in series with the pump; dt = −(V/S) dp/p. Shows why quarter-inch hoses with cores in take an hour. m, m³, m³/s, Pa.
  */
+import type { CubicMetres, Metres, Pascals } from '../../quantity/si';
 import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
 
 export interface HoseSet {
-  bore: number;
-  length: number;
+  bore: Metres;
+  length: Metres;
   /** hoses side by side */
   count: number;
   /** valve cores left in at the machine's end */
@@ -31,14 +32,14 @@ const CORE = { bore: 1.6e-3, length: 15e-3 } as const;
  * m³/s of a round tube at the mean pressure in it:
  * C = 12.1 d³/l × (1 + 192 d p + 237 d² p²)/(1 + 236 d p) L/s with d, l in cm and p in mbar.
  */
-export function tubeConductance(bore: number, length: number, meanPressure: number): number {
+export function tubeConductance(bore: Metres, length: Metres, meanPressure: Pascals): number {
   const d = bore * 100;
   const dp = (d * meanPressure) / 100;
   return ((0.0121 * d ** 3) / (length * 100)) * ((1 + 192 * dp + 237 * dp ** 2) / (1 + 236 * dp));
 }
 
 /** m³/s through hose set (and cores) between the system at `inside` and the pump inlet at `outside`, Pa. */
-function setConductance(hoses: HoseSet, meanPressure: number): number {
+function setConductance(hoses: HoseSet, meanPressure: Pascals): number {
   const hose = tubeConductance(hoses.bore, hoses.length, meanPressure);
   if (!hoses.coresIn) return hoses.count * hose;
   const core = tubeConductance(CORE.bore, CORE.length, meanPressure);
@@ -46,7 +47,7 @@ function setConductance(hoses: HoseSet, meanPressure: number): number {
 }
 
 /** m³/s taken from the system at `pressure`: what passes the hoses is what the pump takes at its inlet. */
-export function speedAt(pressure: number, pump: Pump, hoses: HoseSet): number {
+export function speedAt(pressure: Pascals, pump: Pump, hoses: HoseSet): number {
   let low = pump.ultimate;
   let high = pressure;
   for (let round = 0; round < 60; round += 1) {
@@ -61,7 +62,7 @@ export function speedAt(pressure: number, pump: Pump, hoses: HoseSet): number {
 export interface PumpDown {
   seconds: number;
   /** curve for drawing: s, Pa */
-  curve: readonly { at: number; pressure: number }[];
+  curve: readonly { at: number; pressure: Pascals }[];
   /** share of the pump's speed that arrives at the system at the end */
   arriving: number;
 }
@@ -70,7 +71,7 @@ const STEPS = 240;
 
 /** s from `from` to `to` Pa. Refuses a goal that this pump cannot reach. Simpson's rule over ln p. */
 export function pumpDown(input: {
-  volume: number;
+  volume: CubicMetres;
   from: number;
   to: number;
   pump: Pump;

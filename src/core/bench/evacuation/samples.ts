@@ -1,9 +1,10 @@
 /** Readings of a vacuum gauge after isolating, cleaned: in order, and short jumps that return marked, not fitted. */
+import type { Pascals } from '../../quantity/si';
 export interface VacuumReading {
   /** s since the pump was valved off */
   at: number;
   /** Pa absolute */
-  pressure: number;
+  pressure: Pascals;
 }
 
 export interface Cleaned {

@@ -2,6 +2,7 @@
  * Boiling point of water at a vacuum: the saturation line of ice below 273.16 K (IAPWS 2011, sublimation pressure) and
  * of water above it (IAPWS 1992, saturation properties). K and Pa absolute.
  */
+import type { Kelvins, Pascals } from '../../quantity/si';
 import { type Outcome, calculated, figure, outOfRange } from '../calculated';
 
 const TRIPLE_K = 273.16;
@@ -27,7 +28,7 @@ const COLDEST_K = 173.15;
 const HOTTEST_K = 373.15;
 
 /** Pa over ice or water at a temperature in K between 173.15 and 373.15. */
-export function waterPressure(temperature: number): number {
+export function waterPressure(temperature: Kelvins): number {
   if (temperature < TRIPLE_K) {
     const reduced = temperature / TRIPLE_K;
     const sum = ICE.reduce((total, [factor, power]) => total + factor * reduced ** power, 0);
@@ -40,14 +41,14 @@ export function waterPressure(temperature: number): number {
 
 export interface WaterBoils {
   /** K */
-  temperature: number;
+  temperature: Kelvins;
   overIce: boolean;
   /** the coldest part lies below it, so water or ice there stays; null where nobody measured it */
   cannotDry: boolean | null;
 }
 
 /** K at which water or ice boils off at a pressure in Pa. 500 microns: near −24 °C over ice; 5,000: near 1.2 °C. */
-export function waterBoils(pressure: number, coldest: number | null): Outcome<WaterBoils> {
+export function waterBoils(pressure: Pascals, coldest: number | null): Outcome<WaterBoils> {
   const bad = outOfRange('vacuum', 'vacuum', pressure, waterPressure(COLDEST_K), waterPressure(HOTTEST_K));
   if (bad) return bad;
   let low = COLDEST_K;

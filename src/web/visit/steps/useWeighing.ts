@@ -43,7 +43,7 @@ export function useWeighing() {
     () => FRESH,
   );
   const bottles = useBottlesOf(name) ?? [];
-  const read = (dimension: 'mass' | 'length' | 'temperature', text: string) =>
+  const read = <D extends 'mass' | 'length' | 'temperature'>(dimension: D, text: string) =>
     parseMeasure(
       dimension,
       text,
