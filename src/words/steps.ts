@@ -1,4 +1,5 @@
 /** Words of the steps of a visit, of the guards of their order, and of the cautions that belong to them. */
+import { listAnd } from './list';
 import type { CautionCode } from '../core/visit/cautions';
 import type { Guard } from '../core/visit/guards';
 import { type LeakLabels, labelOf } from '../core/logbook/leakLabels';
@@ -26,15 +27,12 @@ export const STEP_WORDS: Record<Step, { title: string; about: string }> = {
 };
 
 const SPOILED_WORDS = { amps: 'amps', frost: 'frost', standing: 'standing pressure' } as const;
-const list = (parts: readonly string[]): string =>
-  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
-
 export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels): string {
   switch (guard.code) {
     case 'doNotStart':
-      return `Do not start the compressor: ${list(guard.valves.map((each) => each.valve))} ${guard.valves.length === 1 ? 'is' : 'are'} shut. Hang the tag.`;
+      return `Do not start the compressor: ${listAnd(guard.valves.map((each) => each.valve))} ${guard.valves.length === 1 ? 'is' : 'are'} shut. Hang the tag.`;
     case 'readFirst':
-      return `Read ${list(guard.missing.map((each) => SPOILED_WORDS[each]))} first, or say why not: nitrogen and top-offs spoil them.`;
+      return `Read ${listAnd(guard.missing.map((each) => SPOILED_WORDS[each]))} first, or say why not: nitrogen and top-offs spoil them.`;
     case 'openSolenoidFirst':
       return 'The solenoid is shut: the low side will not rise. Open it, with the compressor stopped, before any pump-down.';
     case 'releaseNotSaid':
@@ -42,7 +40,7 @@ export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels)
     case 'searchBeforeCharge':
       return 'Nothing was searched in this visit. A full charge into a leak must be recovered again: find the leak first.';
     case 'firstTestBeforeGas':
-      return `The first test comes before gas goes back in: leak ${list(guard.leakIds.map((id) => labelOf(labels, id)))} is repaired and not tested.`;
+      return `The first test comes before gas goes back in: leak ${listAnd(guard.leakIds.map((id) => labelOf(labels, id)))} is repaired and not tested.`;
     case 'drierLast':
       return 'The system was opened and nothing is said of the drier. Change it last before the vacuum, or say why not.';
     case 'holdBeforeVacuum':
@@ -50,21 +48,21 @@ export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels)
     case 'vacuumBeforeCharge':
       return 'It was opened and neither evacuated nor said to need none.';
     case 'valveShut':
-      return `Still shut: ${list(guard.valves.map((each) => each.valve))}. A test behind a shut valve tests nothing, and the machine must not be left so unsaid.`;
+      return `Still shut: ${listAnd(guard.valves.map((each) => each.valve))}. A test behind a shut valve tests nothing, and the machine must not be left so unsaid.`;
     case 'heatedUntested':
-      return `Heated or bent and not tested since: ${list(guard.parts)}. Repairs make leaks.`;
+      return `Heated or bent and not tested since: ${listAnd(guard.parts)}. Repairs make leaks.`;
     case 'thermometersDiffer':
       return `Two thermometers in one box differ by ${system === 'us' ? `${figureText((guard.by * 9) / 5, 0)} °F` : `${figureText(guard.by, 1)} K`}: one of them lies. Find out which before you judge.`;
     case 'otherBoxWarm':
       return 'Two warm boxes on one unit point to the unit, not to a coil.';
     case 'temporaryLate':
-      return `Should have gone by now: ${list(guard.parts)}.`;
+      return `Should have gone by now: ${listAnd(guard.parts)}.`;
     case 'replacedAgain':
-      return `Fitted again within a year: ${list(guard.parts)}. Find the cause.`;
+      return `Fitted again within a year: ${listAnd(guard.parts)}. Find the cause.`;
     case 'undecidedLeak':
-      return `Leak ${list(guard.leaks.map((each) => each.label))} is open, and nothing is decided: repair it, or record who runs on with it, why and until when.`;
+      return `Leak ${listAnd(guard.leaks.map((each) => each.label))} is open, and nothing is decided: repair it, or record who runs on with it, why and until when.`;
     case 'suspectedLeak':
-      return `Only suspected, never told as found: ${list(guard.leaks.map((each) => each.place))}.`;
+      return `Only suspected, never told as found: ${listAnd(guard.leaks.map((each) => each.place))}.`;
   }
 }
 

@@ -164,7 +164,7 @@ export const NOTES = {
   signed: note('handover', {
     name: filledText,
     role: maybe(z.string()),
-    /** strokes of the pen, as SVG path data in a box of 400 × 120; null where nobody could sign, with the reason */
+    /** strokes of the pen as SVG path data, in the box of the pad; null where nobody could sign, with the reason */
     path: maybe(z.string()),
     notSigned: maybe(filledText),
   }),

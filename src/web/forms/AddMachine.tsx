@@ -3,10 +3,10 @@ import { choices } from '../../words/choice';
 import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { type Entry, FULL_CHARGE_METHODS } from '../../core/logbook/entry';
+import { FULL_CHARGE_METHODS } from '../../core/logbook/entry';
 import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
 import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
-import { APPLIANCE_KINDS, type Appliance } from '../../core/logbook/tables';
+import { APPLIANCE_KINDS } from '../../core/logbook/tables';
 import { dayText } from '../../core/quantity/day';
 import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
 import { useWriter } from '../data/writer';
@@ -19,7 +19,7 @@ import { SaveBar } from './SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { SiteChoice } from './SiteChoice';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../../words/codes';
-import { type MachineForm, freshMachine, makeIds, chargeOf } from './addMachineForm';
+import { type MachineForm, freshMachine, makeIds, newMachineOf } from './addMachineForm';
 
 export function AddMachine({
   onClose,
@@ -51,57 +51,18 @@ export function AddMachine({
     value === '' || today === null || value <= dayText(today) || 'That day has not come yet.';
 
   const save = handleSubmit((form) => {
-    if (!person || today === null) {
+    if (!person) {
       setError('root', { message: 'Choose who is writing.' });
       return;
     }
-    const spaces = form.spaces
-      .split(',')
-      .map((name) => name.trim())
-      .filter(Boolean)
-      .map((name) => ({ id: ids.of(`space ${name}`), siteId: form.siteId, name }));
-    const appliance: Appliance = {
-      id,
-      siteId: form.siteId,
-      name: form.name.trim(),
-      kind: form.kind,
-      category: form.category,
-      refrigerant: form.refrigerant,
-      installedOn: form.installedOn || null,
-      recordFrom: form.recordFrom || dayText(today),
-      hermetic: form.hermetic,
-      automaticDetection: form.automaticDetection,
-      serves: spaces.map((space) => space.id),
-      assembly: form.assembly.trim() || null,
-    };
-    const common = { by: person.id, applianceId: id };
-    const charge = chargeOf(form, unit);
-    const entries: Entry[] = [
-      ...(charge
-        ? [
-            {
-              ...common,
-              ...charge,
-              id: ids.of('charge'),
-              kind: 'fullChargeSet' as const,
-              on: form.installedOn || dayText(today),
-            },
-          ]
-        : []),
-      ...(form.inspectedOn
-        ? [
-            {
-              ...common,
-              id: ids.of('inspection'),
-              kind: 'leakInspection' as const,
-              on: form.inspectedOn,
-              note: 'As told when the machine came into the record.',
-            },
-          ]
-        : []),
-    ];
+    // The button waits for it; Enter in a field does not.
+    if (today === null) {
+      setError('root.site', { message: 'The site is still being read. Save once more.' });
+      return;
+    }
+    const made = newMachineOf(form, { ids, by: person.id, today: dayText(today), unit });
     // The page beneath may change as soon as there is a machine, and this sheet go with it: go there all the same.
-    add.mutateAsync({ appliance, spaces, entries, by: person.id }).then(
+    add.mutateAsync(made).then(
       () => void navigate(`/machines/${id}`),
       () => undefined, // its error stands in the sheet
     );
@@ -122,7 +83,20 @@ export function AddMachine({
       title="Add a machine"
       subtitle="One refrigerant circuit"
       onClose={onClose}
-      footer={<SaveBar words="Save the machine" saving={add} onSave={() => void save()} />}
+      footer={
+        <SaveBar
+          words={today === null ? 'Reading the site…' : 'Save the machine'}
+          saving={{ error: add.error, isPending: add.isPending }}
+          waits={today === null}
+          onSave={() => void save()}
+        >
+          {errors.root?.['site'] && (
+            <p role="alert" className="mb-2 font-semibold text-brick">
+              {errors.root['site'].message}
+            </p>
+          )}
+        </SaveBar>
+      }
     >
       <form onSubmit={(event) => void save(event)}>
         <TextField

@@ -6,11 +6,14 @@ import { Button } from '../parts/Button';
 export function SaveBar({
   words,
   saving,
+  waits = false,
   onSave,
   children,
 }: {
   words: string;
   saving: { error: Error | null; isPending: boolean };
+  /** what it needs is still being read */
+  waits?: boolean;
   onSave: () => void;
   children?: ReactNode;
 }) {
@@ -18,7 +21,7 @@ export function SaveBar({
     <>
       <ApiError error={saving.error} />
       {children}
-      <Button weight="main" className="w-full" onClick={onSave} disabled={saving.isPending}>
+      <Button weight="main" className="w-full" onClick={onSave} disabled={saving.isPending || waits}>
         {saving.isPending ? 'Saving…' : words}
       </Button>
     </>

@@ -1,6 +1,7 @@
 /** What the form of a new machine holds, and its full charge as it is known. */
 import { v7 as uuidv7 } from 'uuid';
-import { type FullChargeMethod } from '../../core/logbook/entry';
+import type { Entry, FullChargeMethod } from '../../core/logbook/entry';
+import type { Appliance } from '../../core/logbook/tables';
 import type { MassUnit } from '../../core/quantity/mass';
 import { type Category, type Detection } from '../../core/logbook/fields';
 import { type ApplianceKind } from '../../core/logbook/tables';
@@ -62,3 +63,57 @@ export const freshMachine = (siteId: string): MachineForm => ({
   chargeTo: '',
   chargeMethod: 'maker',
 });
+
+/** What is sent: the machine, its spaces, and what is known of it as entries. */
+export function newMachineOf(
+  form: MachineForm,
+  { ids, by, today, unit }: { ids: ReturnType<typeof makeIds>; by: string; today: string; unit: MassUnit },
+) {
+  const id = ids.of('machine');
+  const spaces = form.spaces
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean)
+    .map((name) => ({ id: ids.of(`space ${name}`), siteId: form.siteId, name }));
+  const appliance: Appliance = {
+    id,
+    siteId: form.siteId,
+    name: form.name.trim(),
+    kind: form.kind,
+    category: form.category,
+    refrigerant: form.refrigerant,
+    installedOn: form.installedOn || null,
+    recordFrom: form.recordFrom || today,
+    hermetic: form.hermetic,
+    automaticDetection: form.automaticDetection,
+    serves: spaces.map((space) => space.id),
+    assembly: form.assembly.trim() || null,
+  };
+  const common = { by, applianceId: id };
+  const charge = chargeOf(form, unit);
+  const entries: Entry[] = [
+    ...(charge
+      ? [
+          {
+            ...common,
+            ...charge,
+            id: ids.of('charge'),
+            kind: 'fullChargeSet' as const,
+            on: form.installedOn || today,
+          },
+        ]
+      : []),
+    ...(form.inspectedOn
+      ? [
+          {
+            ...common,
+            id: ids.of('inspection'),
+            kind: 'leakInspection' as const,
+            on: form.inspectedOn,
+            note: 'As told when the machine came into the record.',
+          },
+        ]
+      : []),
+  ];
+  return { appliance, spaces, entries, by };
+}
