@@ -8,7 +8,7 @@ import type { MassSystem } from '../core/quantity/mass';
 import type { NotDone, Unknown } from '../core/visit/stated';
 import { type Choice, choices } from '../words/choice';
 import type { UnitSystem } from '../words/measures';
-import type { Names } from '../words/names';
+import { type Names, leakWords } from '../words/names';
 
 export type Values = Record<string, unknown>;
 
@@ -91,8 +91,8 @@ export const bare = (field: Field): Field => ({ ...field, say: String });
 /** Said by what stands beside it, or of use to programs alone. */
 export const unsaid: Field = { ask: null, say: null };
 
-/** Not asked by a form, said like this. */
-export const told = <Value = string>(say: Say<Value>): Field<Value> => ({ ask: null, say });
+/** A leak by what it is called. */
+export const sayLeak = (id: string, { names }: Saying): string => leakWords(names, id);
 
 export const text = (label: string, more: More = {}): Field => ({
   ask: { label, type: 'text', optional: true, ...more },

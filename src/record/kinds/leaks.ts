@@ -4,11 +4,11 @@ import { METALS } from '../../core/visit/joints';
 import { choices } from '../../words/choice';
 import { METAL_WORDS, METHOD_NAMES, TEST_GAS_WORDS, methodWords } from '../../words/leaks';
 import { list } from '../../words/list';
-import { leakWords, leaksWords, partWordsOf } from '../../words/names';
+import { leaksWords, partWordsOf } from '../../words/names';
 import { statedWords } from '../../words/stated';
 import {
   type Field,
-  type Saying,
+  sayLeak,
   bare,
   chosen,
   long,
@@ -26,8 +26,6 @@ const methods = (label: string): Field<string[]> => ({
   ask: { type: 'many', label, choices: METHODS, optional: true },
   say: (given) => given.map(methodWords).join(' and '),
 });
-
-const sayLeak = (id: string, { names }: Saying) => leakWords(names, id);
 
 /** Id of a part on the circuit map; `beside`: the field that may have said its name already. */
 const drawnPart = (beside: string): Field<string> => ({

@@ -5,7 +5,7 @@ import { GRADE_WORDS, methodWords } from '../../words/leaks';
 import { leakWords } from '../../words/names';
 import {
   type Field,
-  type Saying,
+  sayLeak,
   bare,
   long,
   oneOf,
@@ -18,7 +18,6 @@ import {
 } from '../field';
 import { noteRecord } from '../record';
 
-const sayLeak = (id: string, { names }: Saying) => leakWords(names, id);
 const asText = { ask: null, say: String };
 
 export const spot = noteRecord('spot', {
