@@ -1,6 +1,7 @@
 /** Which drawing a machine has: the one somebody chose, else the likely one for its kind, with the names on its doors. */
 import type { CircuitMap } from '../core/visit/circuit/map';
 import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../core/visit/circuit/layouts';
+import { ownMap } from '../core/visit/circuit/ownMap';
 import { notesOf } from '../core/visit/visitRecord';
 import { EVAPORATOR_TD } from '../core/bench/targets';
 import { partWords } from '../words/circuit';
@@ -23,7 +24,8 @@ export function mapOfMachine(view: Drawn, layout = layoutOf(view)): CircuitMap {
   const served = (appliance.serves ?? []).flatMap(
     (id) => spaces.find((space) => space.id === id)?.name ?? [],
   );
-  return circuitMap(layout, served);
+  const own = notesOf(view.standing.history.entries, 'map').at(-1)?.note ?? {};
+  return ownMap(circuitMap(layout, served), own);
 }
 
 /** What the parts of a map are called, by id. */

@@ -1,5 +1,7 @@
 /** The conditions of a test: a pass is only as good as these. One table for a joint, a hold and a legal test. */
-import type { Conditions } from '../core/visit/notes';
+import { type Conditions, TEST_METHODS } from '../core/visit/notes';
+import { choices } from '../words/choice';
+import { listAnd } from '../words/list';
 import { TEST_GAS_WORDS, TEST_METHOD_WORDS } from '../words/leaks';
 import { type Field, measure, statedChoice, text } from './field';
 
@@ -13,24 +15,32 @@ const ASKED: { readonly [Key in keyof Conditions]-?: Field } = {
   atJoint: measure('Pressure at the joint', 'pressure'),
   minutes: measure('It stood', 'duration'),
   method: statedChoice('Method', TEST_METHOD_WORDS),
+  otherMethods: {
+    ask: {
+      type: 'many',
+      label: 'Besides',
+      optional: true,
+      choices: choices(TEST_METHODS, TEST_METHOD_WORDS),
+    },
+    say: (methods) =>
+      `besides ${listAnd((methods as Method[]).map((each) => TEST_METHOD_WORDS[each] ?? each))}`,
+  },
 };
+type Method = (typeof TEST_METHODS)[number];
 
-/** Of a legal test the format has fields for four of them: minutes and valves stand beside, the rest is said once. */
-export const besideLegalTest: typeof ASKED = {
-  ...ASKED,
-  section: { ...ASKED.section, elsewhere: true, say: null },
-  testGas: { ...ASKED.testGas, elsewhere: true, say: null },
-  atJoint: { ...ASKED.atJoint, elsewhere: true, say: null },
-  method: { ...ASKED.method, elsewhere: true, say: null },
-  valvesOpen: { ...ASKED.valvesOpen, elsewhere: true },
-  valvesShut: { ...ASKED.valvesShut, elsewhere: true },
-  minutes: { ...ASKED.minutes, elsewhere: true },
-};
+type Asked = typeof ASKED;
+
+const beside = (change: (key: string, field: Field) => Field): Asked =>
+  Object.fromEntries(
+    Object.entries(ASKED).map(([key, field]) => [key, { ...change(key, field), elsewhere: true }]),
+  ) as Asked;
+
+/** Of these a legal test has fields of its own: what stands beside it is said only where its own is empty. */
+const OWN_OF_A_LEGAL_TEST = ['section', 'testGas', 'atJoint', 'method'];
+
+export const besideLegalTest: Asked = beside((key, field) =>
+  OWN_OF_A_LEGAL_TEST.includes(key) ? { ...field, unlessSaidBy: key } : field,
+);
 
 /** `asked`: whether the form of the entry asks them, or a calculator or a test gave them. */
-export const conditionFields = (asked: boolean): typeof ASKED =>
-  asked
-    ? ASKED
-    : (Object.fromEntries(
-        Object.entries(ASKED).map(([key, field]) => [key, { ...field, elsewhere: true }]),
-      ) as typeof ASKED);
+export const conditionFields = (asked: boolean): Asked => (asked ? ASKED : beside((_, field) => field));

@@ -74,6 +74,8 @@ export interface Field<Value = unknown> {
   elsewhere?: true;
   /** the value in words; left out: its label and its value; null: other words say it already */
   say?: Say<Value> | null;
+  /** the field of the entry that says the same: where that is filled, this one is silent */
+  unlessSaidBy?: string;
   /** what its absence says, where it says something */
   sayNone?: (saying: Saying) => string | null;
 }

@@ -38,11 +38,16 @@ const EXAMPLES: Record<NoteName, object> = {
   decision: { choice: 'runOn', why: 'parts', until: '2026-12-15' },
   isolation: { way: 'pumpDown' },
   valve: { valve: 'king valve', state: 'leftShut', why: 'leaks by' },
+  disconnected: { what: 'solenoid', state: 'off' },
+  gaugeCheck: { one: psig(30), other: psig(34) },
   heated: { part: 'capillary', what: 'bent' },
   setting: { control: 'low-pressure control', before: { unknown: true }, after: '28 psig' },
   drier: { part: 'Drier', changed: { notDone: 'indicator dry' } },
   preventive: { part: 'rubbed line', preventive: true },
   jointTest: { conditions: { section: 'low side' }, result: 'pass' },
+  holdReading: { section: 'low side', pressure: psig(120) },
+  holdSkipped: { why: 'the valve passes' },
+  vacuum: { ended: 'quick', lowest: { typed: '340 micron', si: 45, unit: 'micron' } },
   vacuumSkipped: { why: 'stayed above atmosphere' },
   weighed: {
     bottles: [

@@ -46,6 +46,8 @@ function labelled(label: string, words: string): string {
 
 function fieldSaid(field: Field, value: unknown, saying: Saying): string | null | false {
   const { ask, say } = field;
+  const same = field.unlessSaidBy === undefined ? null : valueAt(saying.entry, field.unlessSaidBy);
+  if (isRecorded(same) && same !== '') return null;
   if (!isRecorded(value) || value === '') return field.sayNone?.(saying) ?? null;
   if (isNotDone(value) || isUnknown(value)) {
     const words = statedWords(value, String) ?? '';

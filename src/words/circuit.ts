@@ -35,6 +35,10 @@ export const PART_WORDS: Record<PartTypeName, string> = {
   suctionLine: 'Suction line',
   accessPort: 'Access port',
   pressureControl: 'Pressure control',
+  accumulator: 'Accumulator',
+  vibrationAbsorber: 'Vibration absorber',
+  hotGasValve: 'Hot gas valve',
+  checkValve: 'Check valve',
 };
 
 /** Where several parts are of one type, what tells them apart. */
@@ -48,7 +52,7 @@ const OWN_WORDS: Partial<Record<string, string>> = {
 };
 
 export const partName = (part: MapPart): string =>
-  OWN_WORDS[part.id.slice(part.id.lastIndexOf('.') + 1)] ?? PART_WORDS[part.type];
+  part.name ?? OWN_WORDS[part.id.slice(part.id.lastIndexOf('.') + 1)] ?? PART_WORDS[part.type];
 export const partWords = (part: MapPart): string => `${partName(part)}, ${part.where}`;
 
 export const LAYOUT_WORDS: Record<LayoutName, string> = {
@@ -58,7 +62,7 @@ export const LAYOUT_WORDS: Record<LayoutName, string> = {
   rack: 'Rack with circuits',
   chiller: 'Chiller circuit',
   waterCooled: 'Water-cooled',
-  milkTank: 'Milk tank, two units',
+  milkTank: 'Milk tank, this unit',
 };
 
 export const MARK_WORDS: Record<SpotMark, string> = {
@@ -66,6 +70,7 @@ export const MARK_WORDS: Record<SpotMark, string> = {
   hit: 'hit',
   false: 'false hit',
   confirmed: 'leak confirmed',
+  nextLeak: 'the next leak',
   leftOut: 'left out',
 };
 

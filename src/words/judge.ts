@@ -85,6 +85,12 @@ export const VALUE_WORDS: Record<ValueKey, string> & Partial<Record<string, stri
   'standing above': 'above saturation',
   'solenoidCold open': 'open',
   'solenoidCold shut': 'shut',
+  'weather dry': 'dry',
+  'weather rain': 'rain',
+  'weather snow': 'snow',
+  'wind calm': 'calm',
+  'wind breeze': 'a breeze',
+  'wind strong': 'strong',
 };
 
 export const SIGN_REASON_WORDS: Record<SignReason, string> = {

@@ -4,7 +4,15 @@ import { VOIDING, type Weakness } from '../core/visit/evidence';
 import type { LeakState, LeakStory } from '../core/visit/leakStory';
 import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
 import type { Check } from '../core/visit/touched';
-import type { DecisionChoice, Grade, WAYS } from '../core/visit/notes';
+import type {
+  DISCONNECTED,
+  DecisionChoice,
+  Grade,
+  RISE_EXPLANATIONS,
+  TEST_METHODS,
+  VACUUM_ENDS,
+  WAYS,
+} from '../core/visit/notes';
 import { dateWords } from './dates';
 import type { JointAdvice, Metal } from '../core/visit/joints';
 
@@ -28,6 +36,7 @@ export const LEAK_STATE_IN_LAW_WORDS: Record<RuleLeakState, string> = {
 };
 
 export const GRADE_WORDS: Record<Grade, string> = {
+  corrosion: 'corrosion',
   oilOrFrost: 'oil or frost',
   detectorHit: 'detector hit',
   audible: 'heard',
@@ -64,6 +73,8 @@ export const WAY_WORDS: Record<(typeof WAYS)[number], string> = {
   pumpDown: 'Pumped down',
   valveOff: 'Section valved off',
   recoverAll: 'Whole charge recovered',
+  foundEmpty: 'Found empty already',
+  bled: 'Bled from a section',
   none: 'Not opened',
 };
 
@@ -119,7 +130,7 @@ export const METHOD_NAMES = {
   electronic: 'detector',
   bubbles: 'bubbles',
   ultrasonic: 'ultrasonic',
-  audible: 'by ear',
+  audible: 'listening',
   dye: 'dye',
   visual: 'by eye',
 } as const;
@@ -131,9 +142,44 @@ export const TEST_METHOD_WORDS = {
   gauge: 'gauge',
   bubbles: 'bubbles',
   detector: 'detector',
+  listening: 'listening',
   ultrasonic: 'ultrasonic',
   vacuum: 'vacuum',
-} as const;
+} as const satisfies Record<(typeof TEST_METHODS)[number], string>;
+
+export const VACUUM_END_WORDS: Record<(typeof VACUUM_ENDS)[number], string> = {
+  held: 'held after the pump was shut off',
+  quick: 'quick, not held',
+  fixedTime: 'pumped for a fixed time',
+  rising: 'crept up',
+  notWatched: 'not watched',
+};
+
+export const RISE_WORDS: Record<(typeof RISE_EXPLANATIONS)[number], string> = {
+  valvePasses: 'gas through a passing valve',
+  gasFromOil: 'gas out of the oil',
+  moisture: 'moisture',
+  leak: 'a leak',
+};
+
+/** What to do about a rise, by what it is taken for. */
+export const RISE_ADVICE: Record<(typeof RISE_EXPLANATIONS)[number], string> = {
+  valvePasses:
+    'Raise or pump the other side too and look again: what then stands still came through the valve. Say which valve passes.',
+  gasFromOil: 'Warm the crankcase and pump on: a slow rise that levels off is gas leaving the oil, no leak.',
+  moisture:
+    'Pump on with the ballast open, break with dry nitrogen, change the pump oil, renew the drier last.',
+  leak: 'Break with nitrogen, put it under pressure and search again.',
+};
+
+export const DISCONNECTED_WORDS: Record<(typeof DISCONNECTED)[number], string> = {
+  solenoid: 'solenoid coil',
+  contactor: 'contactor',
+  timer: 'timer, bypassed',
+  fan: 'fan',
+  alarm: 'smoke alarm',
+  other: 'something else',
+};
 
 /** What weakens a test in one sentence, and whether it then proves nothing at all; null where nothing does. */
 export function weakWords(weak: readonly Weakness[]): { nothing: boolean; words: string } | null {

@@ -34,8 +34,15 @@ const NEAR_AMBIENT_K = fahrenheitDegrees(6);
 const AMPS = { low: 0.7, high: 1.05 } as const;
 const NO_SUBCOOLING_K = fahrenheitDegrees(2);
 
+/** A reading that says nothing by itself, and the one that it must be held against. */
+export interface Lacking {
+  reading: 'suction' | 'head' | 'suctionLine' | 'liquidLine' | 'standing' | 'amps';
+  needs: 'suction' | 'head' | 'box' | 'ambient' | 'rated';
+}
+
 export interface SignsRead {
   observed: Observed;
+  lacking: readonly Lacking[];
   refusals: readonly BenchRefusal[];
 }
 
@@ -86,7 +93,28 @@ export function observe(numbers: Numbers): SignsRead {
     if (check) found.standing = STANDING[check.value.verdict];
   }
   if (ampsShare !== null) found.amps = BANDS[bandOf(ampsShare, AMPS)];
-  return { observed: found, refusals };
+  return { observed: found, lacking: lackingOf(numbers), refusals };
+}
+
+function lackingOf(numbers: Numbers): Lacking[] {
+  const { suction, head, box, ambient, atmosphere } = numbers;
+  // In vacuum it is low whatever the box.
+  const suctionSays = suction !== null && suction < atmosphere;
+  const wanted: [
+    reading: Lacking['reading'],
+    given: number | null,
+    needs: Lacking['needs'],
+    has: number | null,
+  ][] = [
+    ['suction', suctionSays ? null : suction, 'box', box],
+    ['head', head, 'ambient', ambient],
+    ['suctionLine', numbers.suctionLine, 'suction', suction],
+    ['liquidLine', numbers.liquidLine, 'head', head],
+    ['standing', numbers.standing, 'ambient', ambient],
+  ];
+  return wanted.flatMap(([reading, given, needs, has]) =>
+    given !== null && has === null ? [{ reading, needs }] : [],
+  );
 }
 
 const BANDS = { below: 'low', within: 'normal', above: 'high' } as const;

@@ -5,7 +5,7 @@
 import type { Entry } from '../logbook/entry';
 import { toSi } from '../quantity/measure';
 import { partType, typeSaid } from './circuit/parts';
-import { type Conditions, conditions, readNote } from './notes';
+import { type Conditions, TEST_METHODS, conditions, readNote } from './notes';
 import { type Measured, isRecorded, siOf, valueOf } from './stated';
 
 export const WEAKNESSES = [
@@ -73,7 +73,6 @@ export interface Running {
 }
 
 const LOW_SIDE = /low|suction|evaporator|coil/i;
-const METHODS = ['gauge', 'bubbles', 'detector', 'ultrasonic', 'vacuum'] as const;
 
 /** The conditions of a hold, a joint test or a first legal test, wherever each keeps them; null for any other entry. */
 export function conditionsOf(entry: Entry, atmosphere: number): Conditions | null {
@@ -113,7 +112,7 @@ export function conditionsOf(entry: Entry, atmosphere: number): Conditions | nul
           si: toSi('pressure', entry.atJoint.value, entry.atJoint.unit, atmosphere),
         }
       : null,
-    method: METHODS.find((each) => said.includes(each)) ?? (/electronic/.test(said) ? 'detector' : null),
+    method: TEST_METHODS.find((each) => said.includes(each)) ?? (/electronic/.test(said) ? 'detector' : null),
   };
 }
 

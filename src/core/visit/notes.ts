@@ -6,36 +6,25 @@ import { z } from 'zod';
 import type { Entry, EntryKind } from '../logbook/entry';
 import { calendarDate, filledText, maybe, mass, texts } from '../logbook/fields';
 import { TEST_GASES } from '../logbook/entry';
+import {
+  CHOICES,
+  DISCONNECTED,
+  FALSE_CAUSES,
+  GRADES,
+  PHASES,
+  RAISED,
+  RISE_EXPLANATIONS,
+  SPOT_MARKS,
+  VACUUM_ENDS,
+  WAYS,
+} from './noteValues';
 import { measured, stated } from './stated';
+import { conditions } from './testConditions';
 
-export const GRADES = ['oilOrFrost', 'detectorHit', 'audible', 'bubbles', 'seen', 'bench'] as const;
-/** Evidence of a leak, weakest first. */
-export type Grade = (typeof GRADES)[number];
-/** From here on a hit is a leak. */
-export const CONFIRMING: readonly Grade[] = ['bubbles', 'seen', 'bench'];
-
-export const SPOT_MARKS = ['lookedAt', 'hit', 'false', 'confirmed', 'leftOut'] as const;
-export type SpotMark = (typeof SPOT_MARKS)[number];
-export const FALSE_CAUSES = ['spilledOil', 'wind', 'drainedGas', 'solvent', 'other'] as const;
-export const CHOICES = ['repairNow', 'runOn', 'isolatePart', 'coil', 'retrofit', 'retire'] as const;
-export type DecisionChoice = (typeof CHOICES)[number];
-export const WAYS = ['pumpDown', 'valveOff', 'recoverAll', 'none'] as const;
-export const RAISED = ['rest', 'nitrogen', 'nitrogenTrace', 'nitrogenHydrogen'] as const;
+export * from './noteValues';
+export * from './testConditions';
 
 const yesNo = stated(z.enum(['yes', 'no']));
-
-/** A pass is only as good as these. Pressures Pa absolute. */
-export const conditions = z.object({
-  section: maybe(z.string()),
-  valvesOpen: maybe(z.string()),
-  /** any valve that stood shut between the gauge and a joint under test */
-  valvesShut: maybe(z.string()),
-  testGas: stated(z.enum(TEST_GASES)),
-  atJoint: stated(measured),
-  minutes: stated(measured),
-  method: stated(z.enum(['gauge', 'bubbles', 'detector', 'ultrasonic', 'vacuum'])),
-});
-export type Conditions = z.infer<typeof conditions>;
 
 const note = <Kind extends EntryKind, Shape extends z.ZodRawShape>(kind: Kind, shape: Shape) => ({
   kind,
@@ -56,15 +45,22 @@ export const NOTES = {
     mayLimp: yesNo,
   }),
   reading: note('readings', {
+    phase: maybe(z.enum(PHASES)),
+    /** id on the circuit map, where a place is read at another part than the first of its kind */
+    part: maybe(z.string()),
     numbers: z.record(z.string(), stated(measured)),
     signs: z.record(z.string(), stated(z.string())),
   }),
   judgement: note('readings', { verdict: filledText, causes: z.record(z.string(), z.number()) }),
   raised: note('readings', {
     how: z.enum(RAISED),
+    /** what stood in it before */
+    before: stated(measured),
     pressure: stated(measured),
     design: stated(measured),
     solenoidOpen: yesNo,
+    /** what was switched and turned, in which order */
+    order: maybe(z.string()),
   }),
   spot: note('search', {
     part: filledText,
@@ -78,7 +74,17 @@ export const NOTES = {
     leakId: maybe(z.string()),
     words: maybe(z.string()),
   }),
-  map: note('search', { layout: filledText }),
+  map: note('search', {
+    layout: filledText,
+    /** parts that the layout lacks: each stands beside one that it has */
+    added: maybe(
+      z.array(z.object({ id: filledText, type: filledText, name: maybe(z.string()), beside: filledText })),
+    ),
+    /** ids of parts that this machine does not have */
+    leftOut: maybe(texts),
+    /** own names by id */
+    names: maybe(z.record(z.string(), z.string())),
+  }),
   stain: note('search', {
     place: filledText,
     cause: stated(z.string()),
@@ -107,6 +113,10 @@ export const NOTES = {
   isolation: note('readings', {
     way: z.enum(WAYS),
     section: maybe(z.string()),
+    /** pressure at which it was found empty */
+    foundAt: stated(measured),
+    /** pressure down to which it was pumped or bled */
+    downTo: stated(measured),
     openedToAir: yesNo,
     leftPressure: stated(measured),
   }),
@@ -114,7 +124,21 @@ export const NOTES = {
     valve: filledText,
     state: z.enum(['shut', 'open', 'leftShut']),
     ofCompressor: maybe(z.boolean()),
+    /** id on the circuit map, where it was touched there */
+    part: maybe(z.string()),
     why: maybe(z.string()),
+  }),
+  disconnected: note('readings', {
+    what: z.enum(DISCONNECTED),
+    name: maybe(z.string()),
+    state: z.enum(['off', 'back']),
+    why: maybe(z.string()),
+  }),
+  gaugeCheck: note('readings', {
+    place: maybe(z.string()),
+    one: measured,
+    other: measured,
+    trusted: maybe(z.string()),
   }),
   heated: note('readings', { part: filledText, what: z.enum(['heated', 'bent', 'both']) }),
   setting: note('readings', {
@@ -139,6 +163,28 @@ export const NOTES = {
     conditions,
     result: z.enum(['pass', 'fail']),
     leakIds: maybe(texts),
+  }),
+  holdReading: note('pressureHold', {
+    /** id of the first reading of its test; left out by the first itself */
+    test: maybe(z.string()),
+    section: filledText,
+    testGas: stated(z.enum(TEST_GASES)),
+    pressure: measured,
+    temperature: stated(measured),
+    /** least marked design pressure of the parts under test */
+    design: stated(measured),
+  }),
+  holdSkipped: note('pressureHold', { section: maybe(z.string()), why: filledText }),
+  vacuum: note('evacuation', {
+    section: maybe(z.string()),
+    lowest: stated(measured),
+    /** where it stood when it was left */
+    last: stated(measured),
+    watched: stated(measured),
+    ended: z.enum(VACUUM_ENDS),
+    explanation: maybe(z.enum(RISE_EXPLANATIONS)),
+    why: maybe(z.string()),
+    pumpOil: stated(z.enum(['changed', 'fresh'])),
   }),
   vacuumSkipped: note('evacuation', {
     section: maybe(z.string()),

@@ -2,8 +2,12 @@
 import type { School, SchoolQuestion } from '../../core/visit/schools';
 import { checkItemWords } from '../../words/leaks';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
+import { RISE_EXPLANATIONS } from '../../core/visit/notes';
+import { choices } from '../../words/choice';
+import { RISE_WORDS, TEST_GAS_WORDS, VACUUM_END_WORDS } from '../../words/leaks';
+import { measuredWords } from '../../words/stated';
 import { conditionFields } from '../conditions';
-import { bare, chosen, long, text, unsaid, yesOrNo } from '../field';
+import { bare, chosen, long, measure, statedChoice, text, unsaid, yesOrNo } from '../field';
 import { leaksWords } from '../../words/names';
 import { noteRecord } from '../record';
 
@@ -21,6 +25,62 @@ export const jointTest = noteRecord('jointTest', {
       ask: { label: 'Leaks under test', type: 'leaks', optional: true },
       say: (ids, { names }) => `leaks under test ${ids.length === 0 ? 'none' : leaksWords(names, ids)}`,
     },
+  },
+});
+
+export const holdReading = noteRecord('holdReading', {
+  name: 'Reading of a pressure test',
+  step: 'hold',
+  paper: 'tested',
+  correction: 'void',
+  fields: {
+    test: unsaid,
+    section: { ask: null, say: String },
+    testGas: { ask: null, say: (gas) => TEST_GAS_WORDS[gas] },
+    pressure: { ask: null, say: measuredWords },
+    temperature: measure('Coldest part', 'temperature'),
+    design: measure('Least marked design pressure', 'pressure'),
+  },
+});
+
+export const holdSkipped = noteRecord('holdSkipped', {
+  name: 'No pressure test',
+  step: 'hold',
+  paper: 'tested',
+  correction: 'form',
+  about: 'Where no pressure test is possible: say why, for the paper says so too.',
+  fields: { section: text('Section'), why: bare(long('Reason')) },
+});
+
+export const vacuum = noteRecord('vacuum', {
+  name: 'Vacuum',
+  step: 'evacuate',
+  paper: 'tested',
+  correction: 'form',
+  about: 'Kept however it went: the lowest reading, how it ended, and why.',
+  fields: {
+    section: text('Section'),
+    lowest: measure('Lowest reading', 'vacuum'),
+    ended: {
+      ...chosen('How it ended', VACUUM_END_WORDS),
+      say: (ended) => VACUUM_END_WORDS[ended],
+    },
+    last: measure('Where it stood then', 'vacuum', { when: (values) => values['ended'] !== 'quick' }),
+    watched: measure('For', 'duration', {
+      when: (values) => ['held', 'fixedTime', 'rising'].includes(String(values['ended'])),
+    }),
+    explanation: {
+      ask: {
+        label: 'Taken for',
+        type: 'choice',
+        optional: true,
+        choices: [{ value: '', words: 'not said' }, ...choices(RISE_EXPLANATIONS, RISE_WORDS)],
+        when: (values) => values['ended'] === 'rising',
+      },
+      say: (explanation) => `taken for ${RISE_WORDS[explanation]}`,
+    },
+    why: bare(long('Why it was left at that', { optional: true })),
+    pumpOil: statedChoice('Pump oil', { changed: 'changed', fresh: 'fresh already' }),
   },
 });
 

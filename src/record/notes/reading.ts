@@ -1,9 +1,17 @@
 /** Arriving, reading the machine, and judging it. */
 import type { CauseName } from '../../core/judge/causes';
-import { READINGS, READING_NAMES, type Reading } from '../../core/judge/readings';
+import { READINGS, type Reading } from '../../core/judge/readings';
+import {
+  CIRCUMSTANCE_NAMES,
+  NUMBER_NAMES,
+  NUMBER_PLACES,
+  SIGN_NAMES,
+} from '../../core/visit/readings/places';
 import { CAUSE_WORDS, READING_WORDS, VALUE_WORDS } from '../../words/judge';
+import { NUMBER_HINTS, NUMBER_WORDS, PHASE_WORDS, placeWords, signChoices } from '../../words/readings';
 import { TEST_GAS_WORDS } from '../../words/leaks';
-import { type Field, bare, chosen, long, measure, statedChoice, text, yesOrNo } from '../field';
+import { partWordsOf } from '../../words/names';
+import { type Field, bare, chosen, long, measure, oneOf, statedChoice, text, yesOrNo } from '../field';
 import { noteRecord } from '../record';
 
 export const visitBegun = noteRecord('visitBegun', {
@@ -39,51 +47,59 @@ export const arrival = noteRecord('arrival', {
   },
 });
 
-const sign = (reading: Reading): Field =>
-  statedChoice(
-    READING_WORDS[reading],
-    Object.fromEntries(
-      Object.keys(READINGS[reading].usual).map((value) => [
-        value,
-        VALUE_WORDS[`${reading} ${value}`] ?? value,
-      ]),
+const numbers = Object.fromEntries(
+  NUMBER_NAMES.map((name) => [
+    `numbers.${name}`,
+    measure(NUMBER_WORDS[name], NUMBER_PLACES[name].dimension, {
+      ...(NUMBER_HINTS[name] ? { hint: NUMBER_HINTS[name] } : {}),
+    }),
+  ]),
+);
+const signs = Object.fromEntries(
+  [...SIGN_NAMES, ...CIRCUMSTANCE_NAMES].map((name) => [
+    `signs.${name}`,
+    statedChoice(
+      placeWords(name),
+      Object.fromEntries(signChoices(name).map(({ value, words }) => [value, words])),
     ),
-  );
-const signs = (readings: readonly Reading[]): Record<string, Field> =>
-  Object.fromEntries(readings.map((each) => [`signs.${each}`, sign(each)]));
+  ]),
+);
 
-/** Told by figures, which are read instead. */
+/** Told by figures; what an older entry says of them as a word is said still. */
 const BY_NUMBERS: readonly Reading[] = ['suction', 'head', 'superheat', 'subcooling', 'standing', 'amps'];
-const FIRST: readonly Reading[] = ['running', 'safety'];
-const REST = READING_NAMES.filter((each) => ![...BY_NUMBERS, ...FIRST, 'frost'].includes(each));
+const told = Object.fromEntries(
+  BY_NUMBERS.map((reading): [string, Field] => [
+    `signs.${reading}`,
+    {
+      ...statedChoice(
+        READING_WORDS[reading],
+        Object.fromEntries(
+          Object.keys(READINGS[reading].usual).map((value) => [
+            value,
+            VALUE_WORDS[`${reading} ${value}`] ?? value,
+          ]),
+        ),
+      ),
+      elsewhere: true,
+    },
+  ]),
+);
 
 export const reading = noteRecord('reading', {
   name: 'Readings',
   step: 'read',
   correction: 'form',
-  about: 'Leave out what you did not read; say “not done” where you know why.',
+  about: 'Each at its place on the drawing, with its time.',
   fixed: { numbers: {}, signs: {} },
   fields: {
+    phase: { ...oneOf('Taken', PHASE_WORDS), say: (phase) => PHASE_WORDS[phase] },
+    part: { ask: null, say: (id, { names }) => `at ${partWordsOf(names, id)}` },
     // Told field by field, in the order of the round.
     numbers: { within: {} },
     signs: { within: {} },
-    ...signs(FIRST),
-    'numbers.suction': measure('Suction pressure', 'pressure'),
-    'numbers.head': measure('Head pressure', 'pressure'),
-    'numbers.suctionLine': measure('Suction line', 'temperature'),
-    'numbers.liquidLine': measure('Liquid line', 'temperature'),
-    'numbers.box': measure('Box', 'temperature'),
-    'numbers.ambient': measure('Air at the condenser', 'temperature'),
-    'numbers.amps': measure('Amps', 'current'),
-    'numbers.rated': measure('Rated amps', 'current'),
-    ...signs(['frost']),
-    'numbers.standing': measure('Standing pressure', 'pressure', {
-      hint: 'At rest, solenoid open, before any nitrogen.',
-    }),
-    ...signs(REST),
-    ...Object.fromEntries(
-      Object.entries(signs(BY_NUMBERS)).map(([key, field]) => [key, { ...field, elsewhere: true as const }]),
-    ),
+    ...numbers,
+    ...signs,
+    ...told,
   },
 });
 
@@ -122,7 +138,9 @@ export const raised = noteRecord('raised', {
         nitrogenHydrogen: TEST_GAS_WORDS.nitrogenHydrogen,
       }),
     },
+    before: measure('Pressure before', 'pressure'),
     solenoidOpen: yesOrNo('Solenoid open, before any pump-down'),
+    order: text('Switched in this order', { hint: 'Such as: compressor off, solenoid open, fan off.' }),
     pressure: measure('Pressure reached', 'pressure'),
     design: measure('Least marked design pressure of the section', 'pressure'),
   },

@@ -1,8 +1,10 @@
 /** The search: parts that were looked at, stains, evidence, verdicts that were taken back, and photos. */
 import type { LayoutName } from '../../core/visit/circuit/layouts';
-import { FALSE_WORDS, LAYOUT_WORDS, MARK_WORDS } from '../../words/circuit';
+import type { PartTypeName } from '../../core/visit/circuit/parts';
+import { FALSE_WORDS, LAYOUT_WORDS, MARK_WORDS, PART_WORDS } from '../../words/circuit';
+import { list } from '../../words/list';
 import { GRADE_WORDS, methodWords } from '../../words/leaks';
-import { leakWords } from '../../words/names';
+import { leakWords, partWordsOf } from '../../words/names';
 import {
   type Field,
   sayLeak,
@@ -61,6 +63,17 @@ export const map = noteRecord('map', {
       ask: null,
       say: (layout) => `drawn as ${LAYOUT_WORDS[layout as LayoutName]?.toLowerCase() ?? layout}`,
     },
+    added: {
+      ask: null,
+      say: (parts) =>
+        parts.length > 0 &&
+        `added ${list(parts.map(({ name, type }) => name ?? PART_WORDS[type as PartTypeName] ?? type))}`,
+    },
+    leftOut: {
+      ask: null,
+      say: (ids, { names }) => ids.length > 0 && `without ${list(ids.map((id) => partWordsOf(names, id)))}`,
+    },
+    names: { ask: null, say: (own) => list(Object.values(own).map((name) => `named ${name}`)) },
   },
 });
 

@@ -1,6 +1,6 @@
 /** Deciding, isolating, repairing: what is done to the machine, and what must not be forgotten of it. */
 import type { Mass } from '../../core/quantity/mass';
-import { CHOICE_WORDS, WAY_WORDS } from '../../words/leaks';
+import { CHOICE_WORDS, DISCONNECTED_WORDS, WAY_WORDS } from '../../words/leaks';
 import { leakWords } from '../../words/names';
 import { massWords } from '../../words/weights';
 import {
@@ -57,6 +57,10 @@ export const isolation = noteRecord('isolation', {
   about: 'Which way, and whether air came in.',
   fields: {
     way: said(chosen('Way', WAY_WORDS), WAY_WORDS),
+    foundAt: measure('Found empty at', 'pressure', { when: (values) => values['way'] === 'foundEmpty' }),
+    downTo: measure('Down to', 'pressure', {
+      when: (values) => ['pumpDown', 'bled'].includes(String(values['way'])),
+    }),
     section: text('Section'),
     leftPressure: measure('Pressure left before it was opened', 'pressure'),
     openedToAir: yesOrNo('Opened to air'),
@@ -74,7 +78,34 @@ export const valve = noteRecord('valve', {
       say: (state) => ({ shut: 'shut', open: 'open again', leftShut: 'left shut' })[state],
     },
     ofCompressor: unsaid,
+    part: unsaid,
     why: bare(long('Why it stays shut')),
+  },
+});
+
+export const disconnected = noteRecord('disconnected', {
+  name: 'Taken off for a while',
+  step: 'isolate',
+  correction: 'void',
+  about: 'What is taken off or bypassed for the work goes on the list of what is put back.',
+  fields: {
+    what: said(oneOf('What', DISCONNECTED_WORDS), DISCONNECTED_WORDS),
+    name: bare(text('Which one')),
+    state: { ask: null, say: (state) => ({ off: 'off', back: 'back on' })[state] },
+    why: bare(text('Why')),
+  },
+});
+
+export const gaugeCheck = noteRecord('gaugeCheck', {
+  name: 'Gauge against gauge',
+  step: 'read',
+  correction: 'form',
+  about: 'Two instruments at one place: which one is believed.',
+  fields: {
+    place: bare(text('Place')),
+    one: { ask: { label: 'One reads', type: 'measure', dimension: 'pressure', needed: true } },
+    other: { ask: { label: 'The other reads', type: 'measure', dimension: 'pressure', needed: true } },
+    trusted: text('Believed', { hint: 'Which of the two, and why.' }),
   },
 });
 

@@ -50,6 +50,7 @@ const MARK_SHAPE: Record<SpotMark, { fill: string; word: string }> = {
   hit: { fill: 'fill-ochre stroke-ochre', word: '!' },
   false: { fill: 'fill-card stroke-soft', word: '×' },
   confirmed: { fill: 'fill-brick stroke-brick', word: '◆' },
+  nextLeak: { fill: 'fill-ochre stroke-ochre', word: '→' },
   leftOut: { fill: 'fill-card stroke-soft', word: '–' },
 };
 
@@ -206,7 +207,7 @@ function Part({
             y={4}
             fontSize={11}
             fontWeight={700}
-            className={['hit', 'confirmed'].includes(mark) ? 'fill-card' : 'fill-ink'}
+            className={['hit', 'confirmed', 'nextLeak'].includes(mark) ? 'fill-card' : 'fill-ink'}
           >
             {MARK_SHAPE[mark].word}
           </text>

@@ -111,6 +111,20 @@ export const GLYPHS: Record<PartTypeName, ReactNode> = {
       <path d="M0 12V-2M-7 -2H7V-10H-7Z" />
     </>
   ),
+  accumulator: (
+    <>
+      {vessel}
+      <path d="M-4 8V-4A4 4 0 0 1 4 -4V8" />
+    </>
+  ),
+  vibrationAbsorber: <path d="M-14 0H-10M10 0H14M-10 -6H10V6H-10ZM-6 -6V6M-2 -6V6M2 -6V6M6 -6V6" />,
+  hotGasValve: (
+    <>
+      {valve(false)}
+      <path d="M-4 -14Q0 -9 -4 -5M4 -14Q8 -9 4 -5" />
+    </>
+  ),
+  checkValve: <path d="M-11 0H-5M5 0H11M5 -8V8M5 0L-5 -8V8Z" />,
   pressureControl: (
     <>
       <rect x={-11} y={-11} width={22} height={22} />

@@ -53,6 +53,6 @@ export function circuitMap(layout: LayoutName, spaces: readonly string[]): Circu
     case 'chiller':
       return chiller();
     case 'milkTank':
-      return milkTank();
+      return milkTank(spaces[0] ?? 'tank');
   }
 }

@@ -9,6 +9,10 @@ export interface MapPart {
   type: PartTypeName;
   /** where a person stands to reach it */
   where: string;
+  /** what people call it here, where that is not its type */
+  name?: string;
+  /** added to the layout: the part beside which it stands */
+  beside?: string;
 }
 
 export interface Pipe {

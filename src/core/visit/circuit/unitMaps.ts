@@ -1,4 +1,4 @@
-/** Circuits with a condensing unit: one room, several rooms, water-cooled, and the two units of a milk tank. */
+/** Circuits with a condensing unit: one room, several rooms, water-cooled, and one unit of a milk tank. */
 import { type CircuitMap, type MapSection, type Pipe, type SectionKind, mapOf, section } from './map';
 
 /** Condensing unit with a receiver, from the compressor along the high side; `more` stands in the same section. */
@@ -87,30 +87,24 @@ export function split(rooms: readonly string[], water = false): CircuitMap {
   );
 }
 
-/** A bulk milk tank: two condensing units, each with its own plate in the tank's floor. */
-export function milkTank(): CircuitMap {
-  const prefixes = ['unit1.', 'unit2.'];
+/** One condensing unit of a bulk milk tank, with its plate in the tank's floor: a second unit is a machine of its own. */
+export function milkTank(tank: string): CircuitMap {
   return mapOf(
-    prefixes.map((prefix, index) =>
-      unit('tankUnit', `unit ${String(index + 1)}`, prefix, false, [
+    [
+      unit('tankUnit', tank, '', false, [
         ['flareNut', 'flareNut'],
         ['expansionValve', 'expansionValve'],
         ['plate', 'buriedPipe'],
         ['suctionLine', 'suctionLine'],
         ['accessPort', 'accessPort'],
       ]),
-    ),
-    prefixes.flatMap((prefix): Pipe[] => [
-      {
-        side: 'high',
-        through: [...highSide(prefix, false), `${prefix}flareNut`, `${prefix}expansionValve`],
-      },
+    ],
+    [
+      { side: 'high', through: [...highSide('', false), 'flareNut', 'expansionValve'] },
       {
         side: 'low',
-        through: ['expansionValve', 'plate', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'].map(
-          (id) => `${prefix}${id}`,
-        ),
+        through: ['expansionValve', 'plate', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'],
       },
-    ]),
+    ],
   );
 }

@@ -24,6 +24,7 @@ import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 const METHOD_OF: Record<Grade, string> = {
+  corrosion: 'visual',
   oilOrFrost: 'visual',
   detectorHit: 'electronic',
   audible: 'audible',

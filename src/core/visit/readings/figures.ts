@@ -1,0 +1,139 @@
+/**
+ * What readings amount to: saturation beside each pressure, superheat, subcooling, split and the difference at the coil,
+ * what each figure should be, and whether it is high, low or right. Pa absolute, K.
+ */
+import { type Band, SUBCOOLING, SUPERHEAT, bandOf, subcooling, superheat } from '../../bench/superheat';
+import { targets } from '../../bench/targets';
+import { type Observed, READING_NAMES } from '../../judge/readings';
+import { type Lacking, observe } from '../../judge/observe';
+import type { Kelvins, KelvinsApart, Pascals } from '../../quantity/si';
+import { type SaturationTable, saturationTemperature } from '../../refrigerant/saturation';
+import { valueOf } from '../stated';
+import { type ReadingsSoFar, readNumber } from '../visitRecord';
+
+export type Mark = 'high' | 'low' | 'right';
+const MARK: Record<Band, Mark> = { above: 'high', below: 'low', within: 'right' };
+
+export interface Figures {
+  /** K: dew at the suction, bubble at the head */
+  saturatedSuction: Kelvins | null;
+  saturatedHead: Kelvins | null;
+  superheat: KelvinsApart | null;
+  subcooling: KelvinsApart | null;
+  /** condensing above the air, or above the water that leaves */
+  split: KelvinsApart | null;
+  /** box above evaporating */
+  coilDifference: KelvinsApart | null;
+  /** what the gauges should read for this box and this air; null while either is not known */
+  aim: { suction: Pascals; head: Pascals } | null;
+  marks: Partial<Record<'suction' | 'head' | 'suctionLine' | 'liquidLine' | 'amps' | 'split', Mark>>;
+  observed: Observed;
+  /** readings that say nothing, for want of another */
+  lacking: readonly Lacking[];
+}
+
+export interface MachineRead {
+  table: SaturationTable;
+  atmosphere: Pascals;
+  /** K between box and coil that is usual for this kind */
+  difference: KelvinsApart;
+  split: KelvinsApart;
+}
+
+const SIDE: Partial<Record<string, Mark>> = {
+  vacuum: 'low',
+  nearAmbient: 'low',
+  low: 'low',
+  normal: 'right',
+  high: 'high',
+};
+/** Off its split by more than this is high or low, K. */
+const SPLIT_WIDTH_K = (10 * 5) / 9;
+
+export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
+  const number = (name: string): number | null => readNumber(so, name);
+  const { table } = machine;
+  const [suction, head] = [number('suction'), number('head')];
+  const [box, air, waterOut] = [number('box'), number('ambient'), number('waterOut')];
+  const [amps, rated] = [number('amps'), number('rated')];
+  const [suctionLine, liquidLine] = [number('suctionLine'), number('liquidLine')];
+  const at = (line: 'dew' | 'bubble', pressure: number | null): number | null => {
+    const found = pressure === null ? null : saturationTemperature(table, line, pressure);
+    return found?.ok ? found.value : null;
+  };
+  const [saturatedSuction, saturatedHead] = [at('dew', suction), at('bubble', head)];
+  const over =
+    suction !== null && suctionLine !== null
+      ? superheat({ table, suction, lineTemperature: suctionLine })
+      : null;
+  const under =
+    head !== null && liquidLine !== null
+      ? subcooling({ table, liquid: head, lineTemperature: liquidLine })
+      : null;
+  const aim =
+    box !== null && air !== null
+      ? targets({
+          table,
+          box,
+          ambient: air,
+          difference: machine.difference,
+          split: machine.split,
+          airMeasured: true,
+        })
+      : null;
+  const read = observe({
+    table,
+    atmosphere: machine.atmosphere,
+    suction,
+    head,
+    suctionLine,
+    liquidLine,
+    box,
+    ambient: air,
+    standing: number('standing'),
+    difference: machine.difference,
+    split: machine.split,
+    ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
+  });
+  const sink = waterOut ?? air;
+  const split = saturatedHead !== null && sink !== null ? saturatedHead - sink : null;
+  const mark = (name: 'suction' | 'head' | 'amps'): Partial<Record<typeof name, Mark>> => {
+    const found = SIDE[read.observed[name] ?? ''];
+    return found ? { [name]: found } : {};
+  };
+  const signs = Object.fromEntries(
+    READING_NAMES.flatMap((name) => {
+      const value = valueOf(so.signs[name]);
+      return value === null ? [] : [[name, value]];
+    }),
+  );
+  return {
+    saturatedSuction,
+    saturatedHead,
+    superheat: over?.ok ? over.value.value.difference : null,
+    subcooling: under?.ok ? under.value.value.difference : null,
+    split,
+    coilDifference: box !== null && saturatedSuction !== null ? box - saturatedSuction : null,
+    aim: aim?.ok ? { suction: aim.value.value.suction, head: aim.value.value.head } : null,
+    marks: {
+      ...mark('suction'),
+      ...mark('head'),
+      ...mark('amps'),
+      ...(over?.ok ? { suctionLine: MARK[bandOf(over.value.value.difference, SUPERHEAT)] } : {}),
+      ...(under?.ok ? { liquidLine: MARK[bandOf(under.value.value.difference, SUBCOOLING)] } : {}),
+      ...(split === null
+        ? {}
+        : {
+            split:
+              MARK[
+                bandOf(split, { low: machine.split - SPLIT_WIDTH_K, high: machine.split + SPLIT_WIDTH_K })
+              ],
+          }),
+    },
+    observed: { ...read.observed, ...signs },
+    lacking: [
+      ...read.lacking,
+      ...(amps !== null && rated === null ? [{ reading: 'amps' as const, needs: 'rated' as const }] : []),
+    ],
+  };
+}
