@@ -105,7 +105,7 @@ function reading(): Promise<Comparison> {
       subject: () => {
         const visit = visitRecord(living, 'v1');
         const leaks = leakStories(living, standing.leaks);
-        guardsOf({ step: 'handOver', standing, visit, leaks });
+        guardsOf({ step: 'handOver', standing, visit, leaks, map });
         const spots = spotsOf(visit.entries);
         searchState(map, spots);
         searchOrder(map, pastLeaks(living), {}, signsOf(spots));

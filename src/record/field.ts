@@ -128,4 +128,5 @@ export const chosen = (label: string, words: Record<string, string>, more: More 
 export const oneOf = (label: string, words: Record<string, string>, more: More = {}): Field =>
   choice(label, words, { stated: false, chosen: false }, more);
 
-export const yesOrNo = (label: string): Field => statedChoice(label, { yes: 'yes', no: 'no' });
+export const yesOrNo = (label: string, more: More = {}): Field =>
+  statedChoice(label, { yes: 'yes', no: 'no' }, more);

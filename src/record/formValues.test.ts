@@ -41,20 +41,20 @@ describe('facts', () => {
 
   test('value, not done, unknown and nothing reach the entry as what they are', () => {
     const { entry, errors } = made(arrival, {
-      box: typed('48'),
-      secondBox: typed('', { how: 'notDone', why: 'none there' }),
-      outOfTemperature: typed('', { how: 'unknown' }),
-      mayLimp: typed('no'),
+      outOfTemperature: typed('48'),
+      product: typed('', { how: 'notDone', why: 'room locked' }),
+      mayLimp: typed('', { how: 'unknown' }),
+      otherBoxWarm: typed('no'),
     });
     expect(errors).toEqual({});
     expect(entry).toMatchObject({
       tool: 'arrival',
-      box: { typed: '48 °F', unit: '°F' },
-      secondBox: { notDone: 'none there' },
-      outOfTemperature: { unknown: true },
-      mayLimp: 'no',
+      outOfTemperature: { typed: '48 min', unit: 'min' },
+      product: { notDone: 'room locked' },
+      mayLimp: { unknown: true },
+      otherBoxWarm: 'no',
     });
-    expect(entry).not.toHaveProperty('product');
+    expect(entry).not.toHaveProperty('complaint');
   });
 
   test('nested fields stand within their object, also when it stays empty', () => {
@@ -88,10 +88,10 @@ describe('facts', () => {
     ['a reason that is missing', typed('', { how: 'notDone' }), 'Say why'],
     ['no measure', typed('warm'), ''],
     ['a comma', typed('48,5'), ''],
-  ])('%s is an error of its field, and no entry is made', (_, box, words) => {
-    const { entry, errors } = made(arrival, { box });
+  ])('%s is an error of its field, and no entry is made', (_, outOfTemperature, words) => {
+    const { entry, errors } = made(arrival, { outOfTemperature });
     expect(entry).toBeNull();
-    expect(errors['box']).toContain(words);
+    expect(errors['outOfTemperature']).toContain(words);
   });
 
   test('a pressure above the design pressure is refused at its field', () => {

@@ -1,10 +1,10 @@
 /** The form by which an entry is written, and corrected: what its record asks. */
 import type { Entry, EntryKind } from '../core/logbook/entry';
 import { type NoteName, toolOf } from '../core/visit/notes';
-import type { Reading } from '../core/judge/readings';
-import { READING_WORDS } from '../words/judge';
+import { isRecorded } from '../core/visit/stated';
 import type { AskedField } from './field';
 import { type EntryRecord, askedFields, fieldsOf } from './record';
+import { valueAt } from './sentence';
 import { KINDS, NOTE_RECORDS, recordOf } from './records';
 
 export interface Form {
@@ -17,12 +17,12 @@ export interface Form {
   fixed: Readonly<Record<string, unknown>>;
 }
 
-const formOf = (record: EntryRecord): Form => ({
+const formOf = (record: EntryRecord, fields = askedFields(record)): Form => ({
   kind: record.kind,
   title: record.title ?? record.name,
   about: record.about ?? '',
   caution: record.caution,
-  fields: askedFields(record),
+  fields,
   fixed: { ...(record.note === null ? {} : { tool: record.note }), ...record.fixed },
 });
 
@@ -60,20 +60,19 @@ export const CONDITIONS_FORM: Form = {
   fields: noteForm('jointTest').fields.filter((field) => field.key.startsWith('conditions.')),
 };
 
-/** One reading alone, where the judge asks for it next. */
-export function oneReading(reading: Reading): Form {
-  const asked = fieldsOf(NOTE_RECORDS.reading).flatMap(([key, { ask }]) =>
-    ask !== null && key === `signs.${reading}` ? [{ ...ask, key }] : [],
-  );
-  return { ...noteForm('reading'), title: READING_WORDS[reading], about: '', fields: asked };
-}
-
 /** Corrected by a form of its own; what a calculator computed or a touch said is voided and written anew. */
 export function correctionForm(entry: Entry): Form | null {
   const record = recordOf(entry);
   // Another tool's entry may hold what our form does not know.
   if (record.note === null && toolOf(entry) !== null) return null;
-  return record.correction === 'form' ? formOf(record) : null;
+  if (record.correction !== 'form') return null;
+  // What stands in it can be put right, wherever it was asked; of readings only those that it has.
+  const fields = fieldsOf(record).flatMap(([key, { ask, elsewhere }]) => {
+    const has = isRecorded(valueAt(entry, key));
+    const asked = !elsewhere && (record.note !== 'reading' || key === 'phase');
+    return ask !== null && (has || asked) ? [{ ...ask, key }] : [];
+  });
+  return formOf(record, fields);
 }
 
 export const isCorrectable = (entry: Entry): boolean =>

@@ -311,9 +311,10 @@ const NOTED: Record<NoteName, [fields: object, shown: string[]]> = {
   weighed: [
     {
       bottles: [{ bottle: 'B-3', before: measured('24 lb'), after: measured('22 lb') }],
+      counted: measured('310 g'),
       keptInHoses: measured('2 oz'),
     },
-    ['B-3', '24 lb', '22 lb', '2 oz'],
+    ['B-3', '24 lb', '22 lb', '310 g', '2 oz'],
   ],
   proof: [
     {

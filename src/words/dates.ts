@@ -40,3 +40,7 @@ export function instantWords(at: string): string {
   const two = (number: number): string => String(number).padStart(2, '0');
   return `${String(instant.getDate())} ${MONTHS[instant.getMonth()] ?? ''} ${String(instant.getFullYear())}, ${two(instant.getHours())}:${two(instant.getMinutes())}`;
 }
+
+/** `14:32`, by the clock of the site. */
+export const clockWords = (at: string, timeZone: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });

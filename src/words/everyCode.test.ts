@@ -87,7 +87,7 @@ const leak: LeakStory = {
   onSuspicion: false,
   visitId: null,
 };
-const valve = { valve: 'king valve', shutOn: day, ofCompressor: true, leftShut: null };
+const valve = { valve: 'king valve', shutOn: day, ofCompressor: true, part: null, leftShut: null };
 
 const GUARDS: { [Code in Guard['code']]: [Extract<Guard, { code: Code }>, RegExp] } = {
   doNotStart: [
@@ -105,6 +105,9 @@ const GUARDS: { [Code in Guard['code']]: [Extract<Guard, { code: Code }>, RegExp
   valveShut: [{ code: 'valveShut', valves: [valve] }, /Still shut: king valve/],
   heatedUntested: [{ code: 'heatedUntested', parts: ['stub'] }, /stub/],
   thermometersDiffer: [{ code: 'thermometersDiffer', by: 5 }, /9 °F/],
+  stillFed: [{ code: 'stillFed', places: ['roses'] }, /roses.*pump down two/],
+  nothingTested: [{ code: 'nothingTested' }, /nothing was tested/],
+  disconnected: [{ code: 'disconnected', what: ['timer'] }, /timer, bypassed/],
   otherBoxWarm: [{ code: 'otherBoxWarm' }, /the unit/],
   temporaryLate: [{ code: 'temporaryLate', parts: ['clamp-on valve'] }, /clamp-on valve/],
   replacedAgain: [{ code: 'replacedAgain', parts: ['fan motor'] }, /find the cause/i],

@@ -1,5 +1,6 @@
 /** Words of leaks and of what weakens a test. */
 import type { TEST_GASES } from '../core/logbook/entry';
+import type { TailWord } from '../core/bench/holdTail';
 import { VOIDING, type Weakness } from '../core/visit/evidence';
 import type { LeakState, LeakStory } from '../core/visit/leakStory';
 import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
@@ -14,7 +15,7 @@ import type {
   WAYS,
 } from '../core/visit/notes';
 import { dateWords } from './dates';
-import type { JointAdvice, Metal } from '../core/visit/joints';
+import type { JointAdvice, JointWay, Metal } from '../core/visit/joints';
 
 export const LEAK_STATE_WORDS: Record<LeakState, string> = {
   suspected: 'suspected',
@@ -91,12 +92,17 @@ export const CHECK_WORDS: Record<Check, string> = {
   settingsNoted: 'Settings noted at the control',
   panelsClosed: 'Panels closed, lights and fans as they were',
   doNotStartOff: '“Do not start” tag taken off',
+  putBack: 'On again, as it was',
 };
 
 /** A check by its id, with the valve that it is about where there is one: `valveReopened king valve`. */
 export function checkItemWords(item: string): string {
   const [check = '', ...about] = item.split(' ');
   const words = check in CHECK_WORDS ? CHECK_WORDS[check as Check] : check;
+  // Of what was taken off: what it is, and its own name.
+  const [what = '', ...name] = about;
+  if (check === 'putBack' && what in DISCONNECTED_WORDS)
+    return `${[DISCONNECTED_WORDS[what as keyof typeof DISCONNECTED_WORDS], ...name].join(' ')}: ${words.toLowerCase()}`;
   return about.length > 0 ? `${about.join(' ')}: ${words.toLowerCase()}` : words;
 }
 
@@ -106,6 +112,21 @@ export const METAL_WORDS: Record<Metal, string> = {
   steel: 'steel',
   aluminium: 'aluminium',
 };
+
+export const JOINT_WAY_WORDS: Record<JointWay, string> = {
+  brazed: 'brazed',
+  pressed: 'press coupling',
+  flared: 'flare made again',
+  tightened: 'tightened',
+  exchanged: 'part exchanged',
+};
+
+/** A press coupling needs no heat: what it needs instead. */
+export const PRESS_ADVICE =
+  'No heat: pipe round, clean and scored by nothing, depth marked on both ends, pressed fully or the sealant given its curing time, then tested.';
+/** Before any flame on a circuit that burns. */
+export const NO_FLAME_ADVICE =
+  'This circuit burns: no brazing until it is recovered, purged with nitrogen and the air tested. A press coupling or a flare needs no flame.';
 
 export function jointWords({ alloy }: JointAdvice): string {
   switch (alloy) {
@@ -134,6 +155,16 @@ export const METHOD_NAMES = {
   dye: 'dye',
   visual: 'by eye',
 } as const;
+
+/** What each method cannot see, in a line. */
+export const BLIND_WORDS: Record<keyof typeof METHOD_NAMES, string> = {
+  electronic: 'plain nitrogen; a leak in gas that hangs there already; reacts to breath, oil, solvent',
+  bubbles: 'a leak so big that it blows them off, wind, and what leaks into its own housing',
+  ultrasonic: 'a slow leak without hiss; fans and motors drown it',
+  audible: 'anything slow; a plant room is loud',
+  dye: 'today’s leak: it needs a day’s running, and marks the machine for good',
+  visual: 'dry leaks, and what ice or lagging hides',
+};
 
 export const methodWords = (method: string): string =>
   method in METHOD_NAMES ? METHOD_NAMES[method as keyof typeof METHOD_NAMES] : method;
@@ -170,6 +201,16 @@ export const RISE_ADVICE: Record<(typeof RISE_EXPLANATIONS)[number], string> = {
   moisture:
     'Pump on with the ballast open, break with dry nitrogen, change the pump oil, renew the drier last.',
   leak: 'Break with nitrogen, put it under pressure and search again.',
+};
+
+/** What a pressure test as a series says so far. */
+export const TAIL_WORDS: Record<TailWord, string> = {
+  oneReading: 'One reading: read again in ten minutes or more.',
+  tooSoon: 'Too soon to tell: let it stand ten minutes at least.',
+  still: 'It stands.',
+  settled: 'It settled, and stands.',
+  falling: 'It goes on falling.',
+  rising: 'It rises: the gas warms, or a valve passes.',
 };
 
 export const DISCONNECTED_WORDS: Record<(typeof DISCONNECTED)[number], string> = {

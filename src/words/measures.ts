@@ -31,6 +31,18 @@ const READ: Record<Dimension, Record<UnitSystem, string>> = {
 
 export const readIn = (dimension: Dimension, system: UnitSystem): string => READ[dimension][system];
 
+/** The units that a key turns through, the usual one first; another can be typed. */
+const TURNS: Partial<Record<Dimension, Record<UnitSystem, readonly string[]>>> = {
+  pressure: { us: ['psig', 'inHg', 'bar'], metric: ['bar', 'kPa', 'psig'] },
+  temperature: { us: ['°F', '°C'], metric: ['°C', '°F'] },
+  vacuum: { us: ['micron', 'mbar'], metric: ['mbar', 'micron', 'Pa'] },
+  mass: { us: ['lb', 'oz', 'g', 'kg'], metric: ['kg', 'g', 'lb', 'oz'] },
+  duration: { us: ['min', 'h'], metric: ['min', 'h'] },
+};
+
+export const turnsOf = (dimension: Dimension, system: UnitSystem): readonly string[] =>
+  TURNS[dimension]?.[system] ?? [READ[dimension][system]];
+
 const SMALL_VOLUME_M3 = 5e-4;
 
 export type Show = <D extends Dimension>(dimension: D, si: Si<D>) => string;

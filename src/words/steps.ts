@@ -1,4 +1,5 @@
 /** Words of the steps of a visit, of the guards of their order, and of the cautions that belong to them. */
+import { DISCONNECTED_WORDS } from './leaks';
 import { listAnd } from './list';
 import type { CautionCode } from '../core/visit/cautions';
 import type { Guard } from '../core/visit/guards';
@@ -53,6 +54,12 @@ export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels)
       return `Heated or bent and not tested since: ${listAnd(guard.parts)}. Repairs make leaks.`;
     case 'thermometersDiffer':
       return `Two thermometers in one box differ by ${system === 'us' ? `${figureText((guard.by * 9) / 5, 0)} °F` : `${figureText(guard.by, 1)} K`}: one of them lies. Find out which before you judge.`;
+    case 'stillFed':
+      return `Not pumped down: ${listAnd(guard.places)} still gets liquid. The solenoid of one box cannot pump down two.`;
+    case 'nothingTested':
+      return 'It was opened and nothing was tested: neither a pressure test nor a joint under soap is recorded.';
+    case 'disconnected':
+      return `Still off or bypassed: ${listAnd(guard.what.map((each) => DISCONNECTED_WORDS[each]))}.`;
     case 'otherBoxWarm':
       return 'Two warm boxes on one unit point to the unit, not to a coil.';
     case 'temporaryLate':
@@ -88,5 +95,13 @@ export const CAUTION_WORDS: Record<CautionCode, string> = {
   criticalCharge: 'Critical charge: hoses hold as much as the machine. Short hoses, fine scale.',
   blendsAsLiquid: 'A blend leaves the bottle as liquid; throttle it into the suction side.',
   gaugeAboveAtmosphere: 'Take the vacuum gauge off only when the system is above atmosphere.',
+  openBeforeFlame:
+    'Before a cut or a torch: pressure off, openings free, cores out. Oil in a pipe burns. A smoke alarm that is switched off goes on the list of step 13.',
+  liveMeasuring:
+    'Live measuring only with the means and the training for it; contactor and door switch tried. After a compressor change, earth and residual current are tested.',
+  inverterAmps: 'On an inverter compressor amps mislead.',
+  liquidInSips: 'Liquid into a running compressor in sips.',
+  hydrocarbonOutdoors:
+    'A hydrocarbon is let out only where the law says so: outdoors, away from drains and flames.',
   certified: 'A certified person does this; local code, the maker’s manual and the licence holder decide.',
 };

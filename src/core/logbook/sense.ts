@@ -106,7 +106,13 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
     (each) => each.entry.kind === 'refrigerantAdded' && each.entry.id !== entry.supersedes,
   );
   if (entry.reason === 'commission' && earlier) warnings.push('commissionAgain');
-  if (entry.reason === 'recharge' && mass !== null && mass > machine.repairBalance)
+  // Several bottles one after the other: the reason that was given at the first stands for the visit.
+  const saidBefore =
+    entry.visitId != null &&
+    history.gas.some(
+      (each) => each.entry.visitId === entry.visitId && acceptedReasons(each.entry).moreThanRecovered,
+    );
+  if (entry.reason === 'recharge' && !saidBefore && mass !== null && mass > machine.repairBalance)
     warnings.push('moreThanRecovered');
   return { errors, warnings, fullChargeUnknown: machine.fullCharge === null };
 }

@@ -3,7 +3,7 @@
  * the words live in the interface. They warn and never block; local code and the licence holder decide.
  */
 import type { ApplianceKind } from '../logbook/tables';
-import { isFlammable, refrigerant } from '../refrigerant/refrigerant';
+import { isFlammable, isHydrocarbon, refrigerant } from '../refrigerant/refrigerant';
 import type { Step } from './steps';
 
 export const CAUTIONS = [
@@ -25,8 +25,25 @@ export const CAUTIONS = [
   'blendsAsLiquid',
   'gaugeAboveAtmosphere',
   'certified',
+  'openBeforeFlame',
+  'liveMeasuring',
+  'inverterAmps',
+  'liquidInSips',
+  'hydrocarbonOutdoors',
 ] as const;
 export type CautionCode = (typeof CAUTIONS)[number];
+
+/** These can kill where they are forgotten: they stand open. The others remind. */
+export const KILLS: readonly CautionCode[] = [
+  'toxicGas',
+  'flammableAir',
+  'flammableHotWork',
+  'hotWork',
+  'openBeforeFlame',
+  'carbonDioxide',
+  'lockedRoom',
+  'lockOut',
+];
 
 export interface CautionFacts {
   refrigerant: string;
@@ -73,6 +90,11 @@ export function cautionsOf(step: Step, facts: CautionFacts): CautionCode[] {
     blendsAsLiquid: at('charge') && facts.glide,
     gaugeAboveAtmosphere: at('evacuate'),
     certified: at('isolate', 'charge'),
+    openBeforeFlame: at('repair'),
+    liveMeasuring: at('read', 'prove'),
+    inverterAmps: at('read', 'prove'),
+    liquidInSips: at('charge'),
+    hydrocarbonOutdoors: at('isolate') && isHydrocarbon(refrigerant(name)),
   };
   return CAUTIONS.filter((code) => held[code]);
 }

@@ -1,6 +1,7 @@
 /** The order of the work: what a step would spoil or lacks, by what a visit has recorded. */
 import { describe, expect, test } from 'vitest';
 import { type Fact, initialPass, note, repaired, standing } from '../testkit/facts';
+import { circuitMap } from './circuit/layouts';
 import { type Guard, guardsOf, unspokenValves } from './guards';
 import { leakStories } from './leakStory';
 import type { Step } from './steps';
@@ -18,6 +19,7 @@ const guards = (step: Step, facts: readonly Fact[]): Guard[] => {
     standing: at,
     visit: visitRecord(entries, 'v'),
     leaks: leakStories(entries, at.leaks),
+    map: circuitMap('twoRooms', ['tulips', 'roses']),
   });
 };
 const codes = (step: Step, ...facts: Fact[]): string[] => guards(step, facts).map((each) => each.code);
@@ -178,6 +180,21 @@ describe('parts that should have gone, and parts that come again', () => {
   });
 });
 
+test('what was taken off for a while is asked for until it is back', () => {
+  const timer = (state: string) => tool('readings', 'disconnected', { what: 'timer', state });
+  expect(guards('handOver', [timer('off')])).toEqual([{ code: 'disconnected', what: ['timer'] }]);
+  expect(codes('handOver', timer('off'), timer('back'))).toEqual([]);
+});
+
+test('the solenoid of one room does not pump down the other', () => {
+  const shut = (room: string) =>
+    tool('readings', 'valve', { valve: room, part: `${room}.solenoid`, state: 'shut' });
+  const down = tool('readings', 'isolation', { way: 'pumpDown' });
+  expect(guards('isolate', [shut('room1'), down])).toEqual([{ code: 'stillFed', places: ['roses'] }]);
+  expect(codes('isolate', shut('room1'), shut('room2'), down)).toEqual([]);
+  expect(codes('isolate', shut('room1'))).toEqual([]);
+});
+
 test('handing over: an open leak wants a decision, a suspected one is only named', () => {
   const found = inVisit(note('leakFound', TODAY, { leakId: 'k1', methods: ['bubbles'] }));
   const hit = tool('search', 'spot', { part: 'drier', mark: 'hit', grade: 'detectorHit' });
@@ -189,5 +206,14 @@ test('handing over: an open leak wants a decision, a suspected one is only named
     until: '2026-12-15',
   });
   expect(codes('handOver', found, decided)).toEqual([]);
-  expect(codes('handOver', found, inVisit(repaired(TODAY)))).toEqual([]);
+  // A repair wants a test of some kind, or the reason why none was possible.
+  const mended = inVisit(repaired(TODAY));
+  expect(codes('handOver', found, mended)).toEqual(['nothingTested']);
+  const held = tool('pressureHold', 'holdReading', {
+    section: 'coil',
+    pressure: { typed: '9 bar', si: 1e6, unit: 'bar' },
+  });
+  expect(codes('handOver', found, mended, held)).toEqual([]);
+  const impossible = tool('pressureHold', 'holdSkipped', { why: 'the valve passes' });
+  expect(codes('handOver', found, mended, impossible)).toEqual([]);
 });

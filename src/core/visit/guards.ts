@@ -8,17 +8,23 @@ import { fahrenheitDegrees } from '../bench/calculated';
 import { gasOfVisit } from './gasOfVisit';
 import type { LeakStory } from './leakStory';
 import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';
-import { isRecorded, siOf } from './stated';
+import { isRecorded } from './stated';
 import type { Step } from './steps';
-import { testedPlaces } from './touched';
+import { isTested, testedPlaces } from './touched';
 import {
+  type Disconnected,
   type ValveState,
   type VisitRecord,
   doNotStart,
   notesOf,
-  readingsSoFar,
+  readNumber,
+  shutParts,
   shutValves,
+  stillDisconnected,
 } from './visitRecord';
+import { latestReadings } from './readings/series';
+import type { CircuitMap } from './circuit/map';
+import { stillFed } from './circuit/sections';
 
 export type Guard =
   | { code: 'doNotStart'; valves: readonly ValveState[] }
@@ -36,6 +42,10 @@ export type Guard =
   | { code: 'heatedUntested'; parts: readonly string[] }
   | { code: 'thermometersDiffer'; by: number }
   | { code: 'otherBoxWarm' }
+  /** one coil is pumped down while another on the unit still gets liquid */
+  | { code: 'stillFed'; places: readonly string[] }
+  | { code: 'nothingTested' }
+  | { code: 'disconnected'; what: readonly Disconnected['what'][] }
   | { code: 'temporaryLate'; parts: readonly string[] }
   | { code: 'replacedAgain'; parts: readonly string[] }
   | { code: 'undecidedLeak'; leaks: readonly LeakStory[] }
@@ -52,9 +62,10 @@ export interface GuardFacts {
   standing: Standing;
   visit: VisitRecord;
   leaks: readonly LeakStory[];
+  map: CircuitMap;
 }
 
-export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] {
+export function guardsOf({ step, standing, visit, leaks, map }: GuardFacts): Guard[] {
   const { entries: all, asOf } = standing.history;
   const shut = shutValves(all);
   const guards: Guard[] = [];
@@ -76,15 +87,19 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
       break;
     }
     case 'arrive':
+    case 'read':
       guards.push(...arrivalGuards(visit.entries));
       break;
     case 'raise':
       if (notesOf(visit.entries, 'raised').at(-1)?.note.solenoidOpen === 'no')
         guards.push({ code: 'openSolenoidFirst' });
       break;
-    case 'isolate':
+    case 'isolate': {
+      const places = pumpedDown(visit.entries) ? stillFed(map, shutParts(all, map)) : [];
+      if (places.length > 0) guards.push({ code: 'stillFed', places });
       if (openedUnsaid(visit.entries)) guards.push({ code: 'releaseNotSaid' });
       break;
+    }
     case 'repair': {
       const again = replacedAgain(parts, asOf);
       if (again.length > 0) guards.push({ code: 'replacedAgain', parts: again.map((each) => each.part) });
@@ -102,12 +117,15 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
       const tested = testedPlaces(visit.entries);
       const heated = notesOf(visit.entries, 'heated')
         .map(({ note }) => note.part)
-        .filter((part) => !tested.has(part.trim().toLowerCase()));
+        .filter((part) => !isTested(tested, part));
       if (heated.length > 0) guards.push({ code: 'heatedUntested', parts: [...new Set(heated)] });
       break;
     }
     case 'handOver': {
       if (openedUnsaid(visit.entries)) guards.push({ code: 'releaseNotSaid' });
+      if (opened(visit.entries) && !held(visit.entries)) guards.push({ code: 'nothingTested' });
+      const off = stillDisconnected(visit.entries);
+      if (off.length > 0) guards.push({ code: 'disconnected', what: off.map((each) => each.what) });
       const undecided = leaks.filter((each) => each.state === 'confirmed');
       const suspected = leaks.filter((each) => each.state === 'suspected');
       if (undecided.length > 0) guards.push({ code: 'undecidedLeak', leaks: undecided });
@@ -121,20 +139,20 @@ export function guardsOf({ step, standing, visit, leaks }: GuardFacts): Guard[] 
 
 /** Said to be not done counts as said: it is a decision with a reason. */
 function notReadYet(entries: readonly DatedEntry[]): (typeof SPOILED_BY_GAS)[number][] {
-  const { numbers, signs } = readingsSoFar(entries);
+  const { numbers, signs } = latestReadings(entries);
   return SPOILED_BY_GAS.filter((name) => !isRecorded(numbers[name]) && !isRecorded(signs[name]));
 }
 
 function arrivalGuards(entries: readonly DatedEntry[]): Guard[] {
   const arrival = notesOf(entries, 'arrival').at(-1)?.note;
-  if (!arrival) return [];
-  const first = siOf(arrival.box);
-  const second = siOf(arrival.secondBox);
+  const so = latestReadings(entries);
+  const first = readNumber(so, 'box');
+  const second = readNumber(so, 'secondBox');
   const by = first !== null && second !== null ? Math.abs(first - second) : 0;
   return [
     // 38 °F and 48 °F differ by ten degrees, whatever a float makes of it.
     ...(by >= THERMOMETERS_DIFFER_K - 1e-9 ? [{ code: 'thermometersDiffer' as const, by }] : []),
-    ...(arrival.otherBoxWarm === 'yes' ? [{ code: 'otherBoxWarm' as const }] : []),
+    ...(arrival?.otherBoxWarm === 'yes' ? [{ code: 'otherBoxWarm' as const }] : []),
   ];
 }
 
@@ -156,6 +174,9 @@ export const opened = (entries: readonly DatedEntry[]): boolean =>
   entries.some(({ entry }) => entry.kind === 'leakRepaired') ||
   notesOf(entries, 'drier').some(({ note }) => note.changed === 'yes') ||
   notesOf(entries, 'isolation').some(({ note }) => note.openedToAir === 'yes');
+
+const pumpedDown = (entries: readonly DatedEntry[]): boolean =>
+  notesOf(entries, 'isolation').at(-1)?.note.way === 'pumpDown';
 
 const openedUnsaid = (entries: readonly DatedEntry[]): boolean =>
   notesOf(entries, 'isolation').some(({ note }) => note.openedToAir === 'yes') &&

@@ -2,6 +2,10 @@
 export const METALS = ['copper', 'brass', 'steel', 'aluminium'] as const;
 export type Metal = (typeof METALS)[number];
 
+/** How a joint is made again. */
+export const JOINT_WAYS = ['brazed', 'pressed', 'flared', 'tightened', 'exchanged'] as const;
+export type JointWay = (typeof JOINT_WAYS)[number];
+
 export type JointAdvice =
   /** copper to copper: the phosphorus in the alloy is its flux */
   | { alloy: 'phosphorusCopper'; flux: false }

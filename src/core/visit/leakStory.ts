@@ -8,7 +8,7 @@ import { type LeakLabels, labelOf } from '../logbook/leakLabels';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { LeakAccount } from '../rules/leaks';
-import { CONFIRMING, GRADES, type Grade, type Note } from './notes';
+import { CONFIRMING, GRADES, type Grade, type Note, readNote } from './notes';
 import { notesOf } from './visitRecord';
 
 export const LEAK_STATES = [
@@ -137,12 +137,33 @@ export function leakStories(
   return [...stories.values(), ...withdrawn, ...suspicions(entries)].sort((a, b) => a.since - b.since);
 }
 
+/** What was exchanged or repaired, as an id on the map or in words. */
+const renewedPart = (entry: Entry): string | null =>
+  entry.kind === 'leakRepaired'
+    ? (entry.part ?? null)
+    : entry.kind === 'partFitted' && typeof (entry as { part?: unknown }).part === 'string'
+      ? (entry as unknown as { part: string }).part
+      : null;
+
+const passes = (entry: Entry): boolean =>
+  (entry.kind === 'verificationTest' && entry.result === 'pass') ||
+  readNote(entry, 'jointTest')?.result === 'pass';
+
 /** Hits that nothing confirmed, and those that turned out to be none; the last word on a part of a visit counts. */
 function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
   const last = new Map<string, LeakStory>();
-  for (const { day, entry, note } of notesOf(entries, 'spot')) {
+  const renewed = new Set<string>();
+  for (const { day, entry } of entries) {
+    const done = renewedPart(entry);
+    for (const [key, { place }] of last)
+      if (done === key || done?.toLowerCase() === place.toLowerCase()) renewed.add(key);
+    // A part that was renewed and then tested is under no suspicion.
+    if (passes(entry)) for (const key of renewed) last.delete(key);
+    const note = readNote(entry, 'spot');
+    if (!note) continue;
     const key = note.part;
-    if (note.mark === 'lookedAt' || note.mark === 'leftOut') continue;
+    if (note.mark === 'lookedAt' || note.mark === 'leftOut' || note.mark === 'nextLeak') continue;
+    renewed.delete(key);
     // With a leak's number it has a story of its own: confirmed, or exchanged on suspicion.
     if (note.mark === 'confirmed' || note.leakId) {
       last.delete(key);

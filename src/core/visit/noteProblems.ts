@@ -17,7 +17,7 @@ export function noteProblems(entry: Entry): Problem[] {
 
 /** A pressure above the least marked design pressure must not be raised, nor written down as if it might be. */
 function againstDesign(entry: Entry): Problem[] {
-  const raised = readNote(entry, 'raised');
+  const raised = readNote(entry, 'raised') ?? readNote(entry, 'holdReading');
   const pressure = siOf(raised?.pressure);
   const design = siOf(raised?.design);
   return pressure !== null && design !== null && pressure > design

@@ -3,9 +3,8 @@
  * these schemas are what our own tools promise each other; what another tool wrote is passed over, not guessed at.
  */
 import { z } from 'zod';
-import type { Entry, EntryKind } from '../logbook/entry';
+import { type Entry, type EntryKind, TEST_GASES } from '../logbook/entry';
 import { calendarDate, filledText, maybe, mass, texts } from '../logbook/fields';
-import { TEST_GASES } from '../logbook/entry';
 import {
   CHOICES,
   DISCONNECTED,
@@ -24,6 +23,8 @@ import { conditions } from './testConditions';
 export * from './noteValues';
 export * from './testConditions';
 
+/** A part that the layout lacks: it stands beside one that it has. */
+const addedPart = z.object({ id: filledText, type: filledText, name: maybe(z.string()), beside: filledText });
 const yesNo = stated(z.enum(['yes', 'no']));
 
 const note = <Kind extends EntryKind, Shape extends z.ZodRawShape>(kind: Kind, shape: Shape) => ({
@@ -76,10 +77,7 @@ export const NOTES = {
   }),
   map: note('search', {
     layout: filledText,
-    /** parts that the layout lacks: each stands beside one that it has */
-    added: maybe(
-      z.array(z.object({ id: filledText, type: filledText, name: maybe(z.string()), beside: filledText })),
-    ),
+    added: maybe(z.array(addedPart)),
     /** ids of parts that this machine does not have */
     leftOut: maybe(texts),
     /** own names by id */
@@ -124,7 +122,6 @@ export const NOTES = {
     valve: filledText,
     state: z.enum(['shut', 'open', 'leftShut']),
     ofCompressor: maybe(z.boolean()),
-    /** id on the circuit map, where it was touched there */
     part: maybe(z.string()),
     why: maybe(z.string()),
   }),
@@ -193,6 +190,7 @@ export const NOTES = {
   }),
   weighed: note('chargeRun', {
     bottles: z.array(z.object({ bottle: z.string(), before: measured, after: measured })),
+    counted: stated(measured),
     keptInHoses: stated(measured),
   }),
   proof: note('readings', {

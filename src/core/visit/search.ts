@@ -6,7 +6,7 @@ import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { CircuitMap, MapPart } from './circuit/map';
 import { type PartTypeName, partType, typeSaid } from './circuit/parts';
-import type { Grade, SpotMark } from './notes';
+import { type Grade, type SpotMark, readNote } from './notes';
 import { type Noted, notesOf } from './visitRecord';
 
 export interface Spot {
@@ -171,4 +171,31 @@ export function searchState(map: CircuitMap, spots: ReadonlyMap<string, Spot>): 
     methods: [...methods],
     countsAsInspection: done.length > 0 && notYet.length === 0 && leftOut.every((each) => !each.reachable),
   };
+}
+
+export interface NextLeak {
+  part: string;
+  words: string;
+  why: string;
+  on: Day;
+}
+
+/** Places that do not leak yet and will, until work on them is written down. `entries`: the machine's, in order. */
+export function nextLeaks(entries: readonly DatedEntry[]): NextLeak[] {
+  const waiting = new Map<string, NextLeak>();
+  for (const { day, entry } of entries) {
+    const spot = readNote(entry, 'spot');
+    if (spot?.mark === 'nextLeak')
+      waiting.set(spot.part, {
+        part: spot.part,
+        words: spot.words ?? spot.part,
+        why: spot.why ?? '',
+        on: day,
+      });
+    const done = readNote(entry, 'preventive')?.part ?? (entry.kind === 'leakRepaired' ? entry.part : null);
+    for (const each of [...waiting.values()])
+      if (done && (done === each.part || done.toLowerCase() === each.words.toLowerCase()))
+        waiting.delete(each.part);
+  }
+  return [...waiting.values()];
 }

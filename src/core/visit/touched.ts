@@ -3,8 +3,11 @@
  * which places were tested after heat or bending, since repairs make leaks.
  */
 import type { DatedEntry } from '../logbook/order';
-import { shutValves, notesOf } from './visitRecord';
-import { isRecorded, type Stated } from './stated';
+import { shutValves, notesOf, stillDisconnected } from './visitRecord';
+import type { CircuitMap } from './circuit/map';
+import { readNote } from './notes';
+import { partOfPlace } from './readings/places';
+import { isRecorded, siOf, type Stated } from './stated';
 
 export const CHECKS = [
   'capsOn',
@@ -19,6 +22,7 @@ export const CHECKS = [
   'settingsNoted',
   'panelsClosed',
   'doNotStartOff',
+  'putBack',
 ] as const;
 export type Check = (typeof CHECKS)[number];
 
@@ -69,7 +73,15 @@ export function checklist(entries: readonly DatedEntry[], all: readonly DatedEnt
     const id = about === null ? check : `${check} ${about.toLowerCase()}`;
     return { id, check, about, answer: answers.get(id) ?? null };
   };
+  const off = stillDisconnected(entries);
+  const taken = new Map(
+    notesOf(entries, 'disconnected').map(({ note }) => [`${note.what} ${note.name ?? ''}`.trim(), note]),
+  );
   return [
+    ...[...taken].map(([id, note]) => {
+      const still = off.some((each) => each.what === note.what && each.name === (note.name ?? '').trim());
+      return { ...item('putBack', id), ...(still ? {} : { answer: 'yes' as const }) };
+    }),
     ...[...named.values()].map((valve) => {
       const state = shut.find((each) => each.valve.toLowerCase() === valve.toLowerCase());
       const reopened = state === undefined ? ('yes' as const) : null;
@@ -82,6 +94,28 @@ export function checklist(entries: readonly DatedEntry[], all: readonly DatedEnt
     ...wanted.filter(([, applies]) => applies).map(([check]) => item(check, null)),
   ];
 }
+
+/** Ids of the parts that this visit worked on, for the drawing: repaired, shut, read by gauge. */
+export function touchedParts(entries: readonly DatedEntry[], map: CircuitMap): ReadonlySet<string> {
+  const ids = entries.flatMap(({ entry }): (string | null | undefined)[] => {
+    if (entry.kind === 'leakRepaired' || entry.kind === 'leakFound') return [entry.part];
+    const valve = readNote(entry, 'valve');
+    if (valve) return [valve.part];
+    const read = readNote(entry, 'reading');
+    if (!read) return [];
+    return (['suction', 'head'] as const)
+      .filter((name) => siOf(read.numbers[name]) !== null)
+      .map((name) => partOfPlace(map, name)?.id);
+  });
+  return new Set(ids.filter((id): id is string => typeof id === 'string'));
+}
+
+/** Whole, so that whatever was heated in it was tested. */
+const WHOLE = ['whole circuit', 'whole machine', 'whole system'];
+
+/** Tested by its own name, or with the whole circuit. */
+export const isTested = (tested: ReadonlySet<string>, part: string): boolean =>
+  WHOLE.some((whole) => tested.has(whole)) || tested.has(part.trim().toLowerCase());
 
 /** Sections, in small letters, that a hold or a test of this visit names. */
 export function testedPlaces(entries: readonly DatedEntry[]): ReadonlySet<string> {

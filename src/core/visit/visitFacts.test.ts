@@ -7,7 +7,8 @@ import { readNote } from './notes';
 import { noteProblems } from './noteProblems';
 import { isRecorded, siOf, valueOf } from './stated';
 import { STEPS } from './steps';
-import { readingsSoFar, shutValves, visitRecord } from './visitRecord';
+import { latestReadings } from './readings/series';
+import { shutValves, visitRecord } from './visitRecord';
 
 const TODAY = '2026-11-23';
 const psig = (value: number) => ({
@@ -106,7 +107,7 @@ describe('a visit is its entries', () => {
   });
 
   test('a reading taken again replaces the earlier; one said to be not done stays said', () => {
-    const so = readingsSoFar(
+    const so = latestReadings(
       entriesOf(
         note('readings', TODAY, {
           tool: 'reading',
@@ -141,6 +142,7 @@ describe('a visit is its entries', () => {
         valve: 'suction valve',
         shutOn: dayOf('2026-10-02'),
         ofCompressor: true,
+        part: null,
         leftShut: 'waits for the compressor',
       },
     ]);

@@ -5,8 +5,10 @@
 import type { Entry } from '../logbook/entry';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
+import type { CircuitMap } from './circuit/map';
+import { typeSaid } from './circuit/parts';
 import { type Note, type NoteName, readNote } from './notes';
-import { type Measured, type Stated, isRecorded, valueOf } from './stated';
+import { type Measured, type Stated, valueOf } from './stated';
 
 export interface Noted<Tool extends NoteName> {
   day: Day;
@@ -49,19 +51,6 @@ export interface ReadingsSoFar {
   signs: Readonly<Record<string, Stated<string>>>;
 }
 
-/** The latest of each reading; one that was taken again replaces the earlier. */
-export function readingsSoFar(entries: readonly DatedEntry[]): ReadingsSoFar {
-  const numbers: Record<string, Stated<Measured>> = {};
-  const signs: Record<string, Stated<string>> = {};
-  for (const { note } of notesOf(entries, 'reading')) {
-    for (const [name, given] of Object.entries(note.numbers))
-      if (isRecorded(given)) numbers[name] = given as Stated<Measured>;
-    for (const [name, given] of Object.entries(note.signs))
-      if (isRecorded(given)) signs[name] = given as Stated<string>;
-  }
-  return { numbers, signs };
-}
-
 /** The SI values of the numbers that were read. */
 export const readNumber = (so: ReadingsSoFar, name: string): number | null =>
   valueOf(so.numbers[name])?.si ?? null;
@@ -70,6 +59,8 @@ export interface ValveState {
   valve: string;
   shutOn: Day;
   ofCompressor: boolean;
+  /** id on the circuit map, where it was touched there */
+  part: string | null;
   /** left shut on purpose, and why */
   leftShut: string | null;
 }
@@ -86,12 +77,44 @@ export function shutValves(entries: readonly DatedEntry[]): ValveState[] {
         valve: note.valve.trim(),
         shutOn: before?.shutOn ?? day,
         ofCompressor: note.ofCompressor ?? before?.ofCompressor ?? false,
+        part: note.part ?? before?.part ?? null,
         leftShut: note.state === 'leftShut' ? (note.why ?? '') : null,
       });
   }
   return [...shut.values()];
 }
 
+/** Ids of the parts of a map that stand shut: touched there, or of a type that the note names. */
+export function shutParts(entries: readonly DatedEntry[], map: CircuitMap): ReadonlySet<string> {
+  return new Set(
+    shutValves(entries).flatMap((valve) => {
+      if (valve.part !== null) return [valve.part];
+      const type = typeSaid(valve.valve);
+      const where = valve.valve.toLowerCase();
+      const named = map.parts.filter((part) => part.type === type);
+      const part = named.find((each) => where.includes(each.where.toLowerCase())) ?? named[0];
+      return part ? [part.id] : [];
+    }),
+  );
+}
+
 /** While one of these is shut the compressor must not start. */
 export const doNotStart = (valves: readonly ValveState[]): ValveState[] =>
   valves.filter((each) => each.ofCompressor);
+
+export interface Disconnected {
+  what: Note<'disconnected'>['what'];
+  name: string;
+}
+
+/** What was taken off or bypassed for a while and is not said to be back. */
+export function stillDisconnected(entries: readonly DatedEntry[]): Disconnected[] {
+  const off = new Map<string, Disconnected>();
+  for (const { note } of notesOf(entries, 'disconnected')) {
+    const name = (note.name ?? '').trim();
+    const key = `${note.what} ${name.toLowerCase()}`;
+    if (note.state === 'off') off.set(key, { what: note.what, name });
+    else off.delete(key);
+  }
+  return [...off.values()];
+}

@@ -1,8 +1,9 @@
 /** Leaks: found, repaired, tested, and the inspections that look for them. */
 import { TEST_GASES } from '../../core/logbook/entry';
-import { METALS } from '../../core/visit/joints';
+import { type JointWay, METALS } from '../../core/visit/joints';
+import { draftOf } from '../statedDraft';
 import { choices } from '../../words/choice';
-import { METAL_WORDS, METHOD_NAMES, TEST_GAS_WORDS, methodWords } from '../../words/leaks';
+import { JOINT_WAY_WORDS, METAL_WORDS, METHOD_NAMES, TEST_GAS_WORDS, methodWords } from '../../words/leaks';
 import { list } from '../../words/list';
 import { leaksWords, partWordsOf } from '../../words/names';
 import { statedWords } from '../../words/stated';
@@ -64,10 +65,14 @@ const wordsOf = (value: unknown): string => (typeof value === 'string' ? value :
 /** Both metals, nitrogen, and what else a file tells of the joint: as a text of the format, or as facts. */
 function jointWords(joint: string | Record<string, unknown>): string | null {
   if (typeof joint === 'string') return joint.trim() === '' ? null : `joint ${joint}`;
-  const { one, other, nitrogen, ...rest } = joint;
+  const { way, one, other, nitrogen, marked, ...rest } = joint;
+  const made = statedWords<unknown>(way, (given) => JOINT_WAY_WORDS[given as JointWay] ?? wordsOf(given));
+  const marks = statedWords<unknown>(marked, wordsOf);
   const metals = [metalWords(one), metalWords(other)].filter(Boolean);
   const flowing = statedWords<unknown>(nitrogen, wordsOf);
   return list([
+    made,
+    marks !== null && (marks === 'yes' ? 'marked and cured' : `marked and cured: ${marks}`),
     metals.length > 0 && `joint ${metals.join(' to ')}`,
     flowing !== null && (flowing === 'yes' ? 'nitrogen flowing' : `nitrogen flowing: ${flowing}`),
     ...Object.entries(rest).map(([key, value]) => `${key} ${statedWords<unknown>(value, wordsOf) ?? ''}`),
@@ -101,6 +106,21 @@ export const leakRepaired = kindRecord('leakRepaired', {
     },
     onSuspicion: { ask: null, say: (on: boolean) => on && 'exchanged on suspicion, never shown to leak' },
     joint: { ask: null, say: jointWords },
+    'joint.way': { ...statedChoice('How it was joined', JOINT_WAY_WORDS), say: null },
+    'joint.marked': {
+      ...yesOrNo('Depth marked, cured or pressed fully'),
+      ask: {
+        label: 'Depth marked, cured or pressed fully',
+        type: 'choice',
+        stated: true,
+        choices: [
+          { value: 'yes', words: 'yes' },
+          { value: 'no', words: 'no' },
+        ],
+        when: (values) => draftOf(values['joint.way']).text === 'pressed',
+      },
+      say: null,
+    },
     'joint.one': metal('One metal of the joint'),
     'joint.other': metal('The other metal'),
     'joint.nitrogen': { ...yesOrNo('Nitrogen flowing through the pipe'), say: null },

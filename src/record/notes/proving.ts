@@ -106,8 +106,10 @@ export const weighed = noteRecord('weighed', {
     bottles: {
       ask: null,
       say: (bottles) =>
+        bottles.length > 0 &&
         bottles.map((each) => `${each.bottle} ${each.before.typed} to ${each.after.typed}`).join(', '),
     },
+    counted: { ask: null, say: ({ typed }) => `the zeroed scale counted ${typed}` },
     keptInHoses: { ask: null, say: ({ typed }) => `${typed} stays in the hoses` },
   },
 });

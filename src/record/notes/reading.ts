@@ -11,7 +11,18 @@ import { CAUSE_WORDS, READING_WORDS, VALUE_WORDS } from '../../words/judge';
 import { NUMBER_HINTS, NUMBER_WORDS, PHASE_WORDS, placeWords, signChoices } from '../../words/readings';
 import { TEST_GAS_WORDS } from '../../words/leaks';
 import { partWordsOf } from '../../words/names';
-import { type Field, bare, chosen, long, measure, oneOf, statedChoice, text, yesOrNo } from '../field';
+import {
+  type Field,
+  type Values,
+  bare,
+  chosen,
+  long,
+  measure,
+  oneOf,
+  statedChoice,
+  text,
+  yesOrNo,
+} from '../field';
 import { noteRecord } from '../record';
 
 export const visitBegun = noteRecord('visitBegun', {
@@ -32,8 +43,9 @@ export const arrival = noteRecord('arrival', {
     complaint: bare(long('Complaint', { optional: true, hint: 'In the words of whoever called.' })),
     since: text('Since', { hint: 'Last night, Saturday noon, a week.' }),
     alarmAt: text('Alarm of the temperature monitoring', { hint: 'Day and hour; empty if there is none.' }),
-    box: measure('Box temperature', 'temperature'),
-    secondBox: measure('Second thermometer', 'temperature'),
+    // Read at the box on the drawing; entries from before say it here.
+    box: { ...measure('Box temperature', 'temperature'), elsewhere: true },
+    secondBox: { ...measure('Second thermometer', 'temperature'), elsewhere: true },
     outOfTemperature: measure('Out of temperature for', 'duration', { hint: 'Such as 6 h or 2 d.' }),
     product: statedChoice('Product', {
       none: 'none in it',
@@ -124,11 +136,14 @@ export const judgement = noteRecord('judgement', {
   },
 });
 
+const nitrogenIn = ({ how }: Values): boolean => typeof how === 'string' && how.startsWith('nitrogen');
+
 export const raised = noteRecord('raised', {
   name: 'Pressure raised',
   step: 'raise',
   correction: 'form',
-  about: 'What stands in it while you search.',
+  about:
+    'Stop the compressor with the solenoid open, before any pump-down; nitrogen only where its own pressure at rest is too little.',
   fields: {
     how: {
       ...chosen('How', {
@@ -141,8 +156,9 @@ export const raised = noteRecord('raised', {
     before: measure('Pressure before', 'pressure'),
     solenoidOpen: yesOrNo('Solenoid open, before any pump-down'),
     order: text('Switched in this order', { hint: 'Such as: compressor off, solenoid open, fan off.' }),
-    pressure: measure('Pressure reached', 'pressure'),
-    design: measure('Least marked design pressure of the section', 'pressure'),
+    // At rest it is the standing pressure, read on the drawing.
+    pressure: measure('Pressure reached', 'pressure', { when: nitrogenIn }),
+    design: measure('Least marked design pressure of the section', 'pressure', { when: nitrogenIn }),
   },
 });
 
@@ -150,12 +166,13 @@ export const proof = noteRecord('proof', {
   name: 'How it runs now',
   step: 'prove',
   correction: 'form',
-  about: 'Superheat, subcooling, split, box, control.',
+  about: 'What the readings do not say: the control, defrost, the second search.',
   fields: {
-    box: measure('Box', 'temperature'),
-    superheat: measure('Superheat', 'temperatureDifference'),
-    subcooling: measure('Subcooling', 'temperatureDifference'),
-    split: measure('Condenser split', 'temperatureDifference'),
+    // Computed from the readings; entries from before say them here.
+    box: { ...measure('Box', 'temperature'), elsewhere: true },
+    superheat: { ...measure('Superheat', 'temperatureDifference'), elsewhere: true },
+    subcooling: { ...measure('Subcooling', 'temperatureDifference'), elsewhere: true },
+    split: { ...measure('Condenser split', 'temperatureDifference'), elsewhere: true },
     cutIn: measure('Control cuts in at', 'pressure'),
     cutOut: measure('Control cuts out at', 'pressure'),
     defrost: statedChoice('Defrost', { works: 'works', failed: 'failed' }),

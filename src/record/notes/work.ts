@@ -50,6 +50,8 @@ export const decision = noteRecord('decision', {
   },
 });
 
+const wayOf = (values: Values): string => String(values['way'] ?? '');
+
 export const isolation = noteRecord('isolation', {
   name: 'How it was isolated',
   step: 'isolate',
@@ -57,13 +59,15 @@ export const isolation = noteRecord('isolation', {
   about: 'Which way, and whether air came in.',
   fields: {
     way: said(chosen('Way', WAY_WORDS), WAY_WORDS),
-    foundAt: measure('Found empty at', 'pressure', { when: (values) => values['way'] === 'foundEmpty' }),
+    foundAt: measure('Found empty at', 'pressure', { when: (values) => wayOf(values) === 'foundEmpty' }),
     downTo: measure('Down to', 'pressure', {
-      when: (values) => ['pumpDown', 'bled'].includes(String(values['way'])),
+      when: (values) => ['pumpDown', 'bled'].includes(wayOf(values)),
     }),
     section: text('Section'),
     leftPressure: measure('Pressure left before it was opened', 'pressure'),
-    openedToAir: yesOrNo('Opened to air'),
+    openedToAir: yesOrNo('Opened to air', {
+      when: (values) => wayOf(values) !== '' && wayOf(values) !== 'none',
+    }),
   },
 });
 
@@ -88,6 +92,7 @@ export const disconnected = noteRecord('disconnected', {
   step: 'isolate',
   correction: 'void',
   about: 'What is taken off or bypassed for the work goes on the list of what is put back.',
+  fixed: { state: 'off' },
   fields: {
     what: said(oneOf('What', DISCONNECTED_WORDS), DISCONNECTED_WORDS),
     name: bare(text('Which one')),

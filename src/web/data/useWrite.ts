@@ -19,6 +19,8 @@ export interface Deed {
   words: string;
   /** entries that it may correct: undoing writes them again */
   known: readonly Entry[];
+  /** said at the top, out of the way of the thumb, in the place of what was said before */
+  quiet?: boolean;
 }
 
 export interface Writing {
@@ -58,7 +60,7 @@ export function useWrite(): Writing {
   const { mutateAsync, isPending } = useAppend();
   const [error, setError] = useState<Error | null>(null);
   const write = useCallback(
-    async ({ name, entries, words, known }: Deed): Promise<Error | null> => {
+    async ({ name, entries, words, known, quiet = false }: Deed): Promise<Error | null> => {
       const whole = entries.filter((entry) => entry !== null);
       if (whole.length < entries.length) return NOBODY;
       const marked = stamped(name, whole, words);
@@ -76,6 +78,7 @@ export function useWrite(): Writing {
       }
       settled(name);
       toast.success(words, {
+        ...(quiet ? { id: 'quiet', position: 'top-center' as const, duration: 4000 } : {}),
         action: { label: 'Undo', onClick: () => void undo(mutateAsync, undoingAll(marked, known)) },
       });
       return null;

@@ -1,25 +1,29 @@
 /**
- * The circuit of a machine, drawn by hand of ours: parts on their grid, pipes between them, the high side thick. Each part can be
- * touched, reached by key, and says its name and mark; a list beside it says the same without the drawing.
+ * The circuit of a machine as it is walked: roof or machine room above, lines, rooms below; pipes between the parts, the
+ * high side thick. Values sit on the pipe where they were taken. Everything on it can be touched, reached by key, and is
+ * told in a list beside it.
  */
 import { useState } from 'react';
 import type { CircuitMap, MapPart, Pipe } from '../../core/visit/circuit/map';
-import type { SpotMark } from '../../core/visit/notes';
-import { MARK_WORDS, partName, partWords } from '../../words/circuit';
+import { uncapped } from '../../words/list';
 import { Button } from '../parts/Button';
-import { GLYPHS } from './glyphs';
-import { BRANCHES_OF_A_PAGE, COLUMNS, type Drawn, type PlacedPart, drawn, pagesOf } from './placing';
+import { Fold } from '../parts/Fold';
+import { DrawnPart, partSaid } from './DrawnPart';
+import { COLUMNS } from './layoutCells';
+import { BRANCHES_OF_A_PAGE, type Drawn, type PlacedPart, drawn, pagesOf } from './placing';
+import { MARK_SIGN, type PartShown, type ValueShown } from './shown';
+import { CELL, ValueBox } from './ValueBox';
 
-const CELL = 48;
 const HALF = CELL / 2;
-const NAME_WIDTH = COLUMNS * CELL;
+const WIDTH = COLUMNS * CELL;
 
-export interface PartShown {
-  mark: SpotMark | null;
-  /** leaks of all time at this part */
-  leaks: number;
-  /** place in the proposed order, for the first few */
-  rank: number | null;
+interface Props {
+  map: CircuitMap;
+  label: string;
+  shown: (part: MapPart) => PartShown;
+  values?: readonly ValueShown[];
+  onTouch?: ((part: MapPart) => void) | undefined;
+  onValue?: ((value: ValueShown) => void) | undefined;
 }
 
 const at = (part: PlacedPart): { x: number; y: number } => ({
@@ -27,105 +31,104 @@ const at = (part: PlacedPart): { x: number; y: number } => ({
   y: part.row * CELL + HALF,
 });
 
-/** From part to part along the grid: across first, then down, so that pipes run square. */
+/** From part to part along the grid, so that pipes run square: across first, but up before across to the right. */
 function pathOf(pipe: Pipe, byId: ReadonlyMap<string, PlacedPart>): string {
-  return pipe.through
-    .flatMap((id) => byId.get(id) ?? [])
-    .map(at)
-    .reduce(
-      (path, point, index) =>
-        index === 0
-          ? `M${String(point.x)} ${String(point.y)}`
-          : `${path}H${String(point.x)}V${String(point.y)}`,
-      '',
-    );
+  const points = pipe.through.flatMap((id) => byId.get(id) ?? []).map(at);
+  return points.reduce((path, { x, y }, index) => {
+    const before = points[index - 1];
+    if (!before) return `M${String(x)} ${String(y)}`;
+    const upFirst = y < before.y && x > before.x;
+    return upFirst ? `${path}V${String(y)}H${String(x)}` : `${path}H${String(x)}V${String(y)}`;
+  }, '');
 }
 
-/** Left where the first cells of the row are free, else behind the line that runs down there. */
-const labelAt = (map: Drawn, row: number): number =>
-  row === 0 || map.parts.some((part) => part.row === row && part.column === 1) ? 2 : 60;
+/** The first place stands at the left edge; below it the line that runs down there is cleared. */
+const labelAt = (row: number): number => (row === 0 ? 2 : CELL + 8);
 
-const MARK_SHAPE: Record<SpotMark, { fill: string; word: string }> = {
-  lookedAt: { fill: 'fill-card stroke-green', word: '✓' },
-  hit: { fill: 'fill-ochre stroke-ochre', word: '!' },
-  false: { fill: 'fill-card stroke-soft', word: '×' },
-  confirmed: { fill: 'fill-brick stroke-brick', word: '◆' },
-  nextLeak: { fill: 'fill-ochre stroke-ochre', word: '→' },
-  leftOut: { fill: 'fill-card stroke-soft', word: '–' },
-};
-
-export function CircuitDrawing(props: {
-  map: CircuitMap;
-  shown: (part: MapPart) => PartShown;
-  onTouch?: (part: MapPart) => void;
-  label: string;
-}) {
-  const { map } = props;
+export function CircuitDrawing(props: Props) {
+  const { map, values = [], onValue } = props;
   const [page, setPage] = useState(0);
   const pages = pagesOf(map);
-  const shown = Math.min(page, pages - 1);
+  const current = Math.min(page, pages - 1);
+  const drawing = drawn(map, current);
+  const loose = values.filter(({ place, partId }) => drawing.slotOf(place, partId) === null);
   return (
-    <>
-      <OnePage {...props} map={drawn(map, shown)} />
+    <div>
+      <OnePage {...props} drawing={drawing} />
       {pages > 1 && (
         <div className="no-print mt-1 flex flex-wrap items-center gap-2">
-          <Button disabled={shown === 0} onClick={() => setPage(shown - 1)}>
+          <Button disabled={current === 0} onClick={() => setPage(current - 1)}>
             Circuits before
           </Button>
           <span className="text-soft">
-            Page {shown + 1} of {pages}, {BRANCHES_OF_A_PAGE} circuits each
+            Page {current + 1} of {pages}, {BRANCHES_OF_A_PAGE} circuits each
           </span>
-          <Button disabled={shown === pages - 1} onClick={() => setPage(shown + 1)}>
+          <Button disabled={current === pages - 1} onClick={() => setPage(current + 1)}>
             More circuits
           </Button>
         </div>
       )}
-    </>
+      {loose.length > 0 && (
+        <Fold title="Also read" about={loose.map((value) => uncapped(value.said)).join(' · ')}>
+          <div className="grid grid-cols-2 gap-2">
+            {loose.map((value) => (
+              <Button
+                key={`${value.place} ${value.partId}`}
+                className="justify-start! text-left"
+                disabled={!onValue}
+                onClick={() => onValue?.(value)}
+              >
+                {value.said} {value.mark && <span aria-hidden="true">{MARK_SIGN[value.mark]}</span>}
+              </Button>
+            ))}
+          </div>
+        </Fold>
+      )}
+      <AsList {...props} />
+    </div>
   );
 }
 
-function OnePage({
-  map,
-  shown,
-  onTouch,
-  label,
-}: {
-  map: Drawn;
-  shown: (part: MapPart) => PartShown;
-  onTouch?: (part: MapPart) => void;
-  label: string;
-}) {
-  const byId = new Map(map.parts.map((part) => [part.id, part]));
+function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props & { drawing: Drawn }) {
+  const byId = new Map(drawing.parts.map((part) => [part.id, part]));
   return (
     <svg
-      viewBox={`0 0 ${String(NAME_WIDTH)} ${String(map.rows * CELL)}`}
+      viewBox={`0 0 ${String(WIDTH)} ${String(drawing.rows * CELL)}`}
       className="block w-full max-w-[28rem] touch-manipulation select-none"
       role="group"
       aria-label={label}
     >
-      {map.places.map((place, index) => (
+      {drawing.parts.map(
+        (part) =>
+          shown(part).inSection && (
+            <rect
+              key={part.id}
+              x={part.column * CELL}
+              y={part.row * CELL}
+              width={CELL}
+              height={CELL}
+              className="fill-line"
+            />
+          ),
+      )}
+      {drawing.places.map((place, index) => (
         <g key={place.key}>
           {index > 0 && (
             <line
               x1={0}
-              x2={NAME_WIDTH}
+              x2={WIDTH}
               y1={place.fromRow * CELL}
               y2={place.fromRow * CELL}
               className="stroke-line"
               strokeWidth={1}
             />
           )}
-          <text
-            x={labelAt(map, place.fromRow)}
-            y={place.fromRow * CELL + 11}
-            className="fill-soft"
-            fontSize={11}
-          >
+          <text x={labelAt(place.fromRow)} y={place.fromRow * CELL + 11} className="fill-soft" fontSize={12}>
             {place.where}
           </text>
         </g>
       ))}
-      {map.pipes.map((pipe, index) => (
+      {drawing.pipes.map((pipe, index) => (
         <path
           key={index}
           d={pathOf(pipe, byId)}
@@ -134,85 +137,61 @@ function OnePage({
           strokeWidth={pipe.side === 'high' ? 3.5 : 1.6}
         />
       ))}
-      {map.parts.map((part) => (
-        <Part key={part.id} part={part} shown={shown(part)} onTouch={onTouch} />
+      {drawing.parts.map((part) => (
+        <DrawnPart key={part.id} part={part} at={at(part)} shown={shown(part)} onTouch={onTouch} />
       ))}
+      {values.map((value) => {
+        const slot = drawing.slotOf(value.place, value.partId);
+        return (
+          slot && (
+            <ValueBox key={`${value.place} ${value.partId}`} value={value} slot={slot} onTouch={onValue} />
+          )
+        );
+      })}
     </svg>
   );
 }
 
-function said(part: MapPart, { mark, leaks, rank }: PartShown): string {
-  return [
-    partWords(part),
-    mark && MARK_WORDS[mark],
-    leaks > 0 && (leaks === 1 ? 'leaked once' : `leaked ${String(leaks)} times`),
-    rank !== null && `number ${String(rank)} to search`,
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
-
-function Part({
-  part,
-  shown,
-  onTouch,
-}: {
-  part: PlacedPart;
-  shown: PartShown;
-  onTouch: ((part: MapPart) => void) | undefined;
-}) {
-  const { x, y } = at(part);
-  const { mark, leaks, rank } = shown;
+/** The same places without the drawing: every part of every page, in the order in which it is walked. */
+function AsList({ map, shown, values = [], onTouch, onValue, label }: Props) {
+  const [open, setOpen] = useState(false);
   return (
-    <g
-      transform={`translate(${String(x)} ${String(y)})`}
-      {...(onTouch
-        ? {
-            role: 'button',
-            tabIndex: 0,
-            'aria-label': said(part, shown),
-            className: 'cursor-pointer',
-            onClick: () => onTouch(part),
-            onKeyDown: (event: React.KeyboardEvent) => {
-              if (event.key !== 'Enter' && event.key !== ' ') return;
-              event.preventDefault();
-              onTouch(part);
-            },
-          }
-        : { role: 'img', 'aria-label': said(part, shown) })}
-    >
-      <title>{partName(part)}</title>
-      <rect x={-HALF} y={-HALF} width={CELL} height={CELL} className="fill-transparent" />
-      <g className="fill-paper stroke-ink" strokeWidth={1.6} strokeLinejoin="round">
-        {GLYPHS[part.type]}
-      </g>
-      {leaks > 0 && (
-        <g transform="translate(-14 12)">
-          <path d="M0 -7L7 0L0 7L-7 0Z" className="fill-brick" />
-          <text textAnchor="middle" y={3.5} fontSize={9} fontWeight={700} className="fill-card">
-            {leaks}
-          </text>
-        </g>
+    <details className="no-print" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="flex min-h-11 w-fit cursor-pointer items-center text-soft underline underline-offset-4">
+        The drawing as a list
+      </summary>
+      {open && (
+        <ul aria-label={`${label}, as a list`} className="mb-2 sm:columns-2">
+          {map.parts.map((part) => (
+            <li key={part.id} className="rule-b break-inside-avoid">
+              {onTouch ? (
+                <button
+                  type="button"
+                  className="min-h-11 w-full cursor-pointer text-left"
+                  onClick={() => onTouch(part)}
+                >
+                  {partSaid(part, shown(part))}
+                </button>
+              ) : (
+                <p className="py-1.5">{partSaid(part, shown(part))}</p>
+              )}
+              {values
+                .filter((value) => value.partId === part.id)
+                .map((value) => (
+                  <button
+                    key={value.place}
+                    type="button"
+                    disabled={!onValue}
+                    className="block min-h-11 w-full cursor-pointer pl-4 text-left font-semibold"
+                    onClick={() => onValue?.(value)}
+                  >
+                    {value.said}
+                  </button>
+                ))}
+            </li>
+          ))}
+        </ul>
       )}
-      {rank !== null && mark === null && (
-        <text x={-21} y={-11} fontSize={12} fontWeight={700} className="fill-green">
-          {rank}
-        </text>
-      )}
-      {mark !== null && (
-        <g transform="translate(14 -13)">
-          <circle r={8} className={MARK_SHAPE[mark].fill} strokeWidth={1.6} />
-          <text
-            textAnchor="middle"
-            y={4}
-            fontSize={11}
-            fontWeight={700}
-            className={['hit', 'confirmed', 'nextLeak'].includes(mark) ? 'fill-card' : 'fill-ink'}
-          >
-            {MARK_SHAPE[mark].word}
-          </text>
-        </g>
-      )}
-    </g>
+    </details>
   );
 }

@@ -1,12 +1,13 @@
 /**
- * Where the parts of a circuit stand on the drawing: a grid eight cells wide, section below section. Branches that do not
- * fit are pages; what is searched is the whole circuit, whatever page is shown.
+ * Where the parts of a circuit stand on the drawing, section below section, and where the value of each place is written.
+ * Branches that do not fit are pages; what is searched is the whole circuit, whatever page is shown.
  */
-import type { CircuitMap, MapPart, MapSection, Pipe, SectionKind } from '../../core/visit/circuit/map';
+import type { CircuitMap, MapPart, MapSection, Pipe } from '../../core/visit/circuit/map';
+import { type PlaceName, partOfPlace } from '../../core/visit/readings/places';
+import { COLUMNS, SECTIONS, type Slot } from './layoutCells';
 
-export const COLUMNS = 8;
 /** more branches than this are pages */
-export const BRANCHES_OF_A_PAGE = 6;
+export const BRANCHES_OF_A_PAGE = 4;
 
 export interface PlacedPart extends MapPart {
   column: number;
@@ -19,125 +20,9 @@ export interface Drawn {
   rows: number;
   /** first row of each section, with its name */
   places: readonly { key: string; where: string; fromRow: number }[];
+  /** the box of a place that is read at a part, if the drawing has room for it */
+  slotOf: (place: PlaceName, partId: string) => Slot | null;
 }
-
-type Cells = Readonly<Record<string, readonly [column: number, row: number]>>;
-
-/** A condensing unit: its liquid leaves at the right, its suction comes back at the left. */
-const UNIT: Cells = {
-  compressor: [0, 1],
-  dischargeValve: [1, 0],
-  dischargeLine: [2, 0],
-  condenser: [4, 0],
-  condenserBends: [5, 0],
-  headControl: [6, 0],
-  receiver: [6, 1],
-  receiverValve: [7, 1],
-  pressureControl: [1, 2],
-  suctionValve: [0, 2],
-  drier: [7, 2],
-  sightGlass: [6, 2],
-};
-
-const SECTIONS: Record<SectionKind, { rows: number; cells: Cells; branch?: true }> = {
-  unit: { rows: 3, cells: UNIT },
-  lines: { rows: 2, cells: { liquidLine: [7, 0], accessPort: [0, 0], suctionLine: [0, 1] } },
-  room: {
-    rows: 2,
-    branch: true,
-    cells: {
-      solenoid: [7, 0],
-      flareNut: [6, 0],
-      expansionValve: [5, 0],
-      evaporator: [4, 0],
-      evaporatorBends: [3, 0],
-      drainPan: [4, 1],
-    },
-  },
-  rack: {
-    rows: 4,
-    cells: {
-      compressor: [1, 1],
-      suctionValve: [1, 2],
-      dischargeValve: [2, 0],
-      dischargeLine: [3, 0],
-      oilSeparator: [4, 0],
-      condenser: [6, 0],
-      condenserBends: [7, 0],
-      receiver: [6, 1],
-      relief: [5, 1],
-      receiverValve: [7, 1],
-      drier: [7, 2],
-      sightGlass: [6, 2],
-      pressureControl: [3, 2],
-      accessPort: [2, 2],
-      suctionHeader: [0, 3],
-      liquidHeader: [7, 3],
-    },
-  },
-  rackCircuit: {
-    rows: 1,
-    branch: true,
-    cells: {
-      liquidBallValve: [7, 0],
-      solenoid: [6, 0],
-      flareNut: [5, 0],
-      expansionValve: [4, 0],
-      evaporator: [3, 0],
-      evaporatorBends: [2, 0],
-      suctionBallValve: [1, 0],
-    },
-  },
-  cabinet: {
-    rows: 5,
-    cells: {
-      compressor: [0, 1],
-      dischargeLine: [1, 0],
-      condenser: [3, 0],
-      condenserBends: [5, 0],
-      drier: [7, 1],
-      capillary: [7, 2],
-      capillaryJoint: [6, 3],
-      evaporator: [5, 3],
-      evaporatorBends: [3, 3],
-      buriedPipe: [2, 3],
-      drainPan: [4, 4],
-      suctionLine: [0, 3],
-      accessPort: [0, 2],
-    },
-  },
-  chiller: {
-    rows: 5,
-    cells: {
-      compressor: [1, 1],
-      dischargeValve: [2, 0],
-      dischargeLine: [3, 0],
-      condenser: [5, 0],
-      relief: [6, 1],
-      receiverValve: [7, 1],
-      drier: [7, 2],
-      sightGlass: [7, 3],
-      solenoid: [6, 4],
-      expansionValve: [5, 4],
-      evaporator: [3, 4],
-      suctionLine: [0, 4],
-      accessPort: [0, 3],
-      suctionValve: [0, 2],
-      pressureControl: [2, 2],
-    },
-  },
-  tankUnit: {
-    rows: 5,
-    cells: {
-      ...UNIT,
-      flareNut: [7, 3],
-      expansionValve: [6, 3],
-      plate: [4, 3],
-      suctionLine: [2, 3],
-      accessPort: [0, 3],
-    },
-  },
-};
 
 const isBranch = ({ kind }: MapSection): boolean => SECTIONS[kind].branch === true;
 
@@ -152,29 +37,83 @@ export function pageOfPart(map: CircuitMap, id: string): number {
   return index < 0 ? 0 : Math.floor(index / BRANCHES_OF_A_PAGE);
 }
 
-/** One page of a circuit, with its pipes; a part that has no cell is a fault of ours and throws. */
+/** The parts of a section on its grid; one that was added stands in the free cell nearest to its neighbour. */
+function cellsOf({ kind, prefix, parts }: MapSection): Map<string, readonly [number, number]> {
+  const { rows, cells, slots } = SECTIONS[kind];
+  const placed = new Map<string, readonly [number, number]>();
+  for (const part of parts) {
+    if (part.beside !== undefined) continue;
+    const cell = cells[part.id.slice(prefix.length)];
+    if (!cell) throw new Error(`No cell for ${part.id}: add it to the section ${kind}.`);
+    placed.set(part.id, cell);
+  }
+  for (const part of parts) {
+    if (part.beside === undefined) continue;
+    const [column, row] = placed.get(part.beside) ?? [0, 0];
+    const taken = new Set([...placed.values()].map(String));
+    const free = Array.from({ length: COLUMNS * (rows + 1) }, (_, index): [number, number] => [
+      index % COLUMNS,
+      Math.floor(index / COLUMNS),
+    ]).filter((cell) => !taken.has(String(cell)));
+    const far = ([c, r]: readonly [number, number]): number =>
+      Math.abs(c - column) + Math.abs(r - row) + (r >= rows ? 2 : 0) + (covered(c, r) ? 3 : 0);
+    const best = free.reduce((a, b) => (far(b) < far(a) ? b : a), free[0] ?? [0, 0]);
+    placed.set(part.id, best);
+  }
+  return placed;
+
+  function covered(column: number, row: number): boolean {
+    return Object.values(slots).some(
+      ([from, at, width]) => at === row && column + 1 > from && column < from + width,
+    );
+  }
+}
+
+/** One page of a circuit, with its pipes; a part of a layout that has no cell is a fault of ours and throws. */
 export function drawn(map: CircuitMap, page = 0): Drawn {
   const branches = map.sections.filter(isBranch);
   const shown = new Set(branches.slice(page * BRANCHES_OF_A_PAGE, (page + 1) * BRANCHES_OF_A_PAGE));
   const parts: PlacedPart[] = [];
   const places: Drawn['places'][number][] = [];
+  const sectionOfPart = new Map<string, { section: MapSection; fromRow: number }>();
   let row = 0;
   for (const section of map.sections) {
     if (isBranch(section) && !shown.has(section)) continue;
-    const { rows, cells } = SECTIONS[section.kind];
     places.push({ key: `${section.prefix}${section.where}`, where: section.where, fromRow: row });
+    const cells = cellsOf(section);
+    let rows = SECTIONS[section.kind].rows;
     for (const part of section.parts) {
-      const cell = cells[part.id.slice(section.prefix.length)];
-      if (!cell) throw new Error(`No cell for ${part.id}: add it to the section ${section.kind}.`);
-      parts.push({ ...part, column: cell[0], row: row + cell[1] });
+      const [column, at] = cells.get(part.id) ?? [0, 0];
+      parts.push({ ...part, column, row: row + at });
+      sectionOfPart.set(part.id, { section, fromRow: row });
+      rows = Math.max(rows, at + 1);
     }
     row += rows;
   }
   const known = new Set(parts.map((part) => part.id));
   return {
     parts,
-    pipes: map.pipes.filter((pipe) => pipe.through.every((id) => known.has(id))),
+    pipes: [
+      ...map.pipes.filter((pipe) => pipe.through.every((id) => known.has(id))),
+      // What was added hangs on its neighbour by a short pipe.
+      ...parts.flatMap(({ id, beside }): Pipe[] =>
+        beside === undefined || !known.has(beside) ? [] : [{ side: 'low', through: [beside, id] }],
+      ),
+    ],
     rows: row,
     places,
+    slotOf: (place, partId) => {
+      const of = sectionOfPart.get(partId);
+      if (!of) return null;
+      // A place that is read at the first part of its kind may be written in another section, where its pipe runs.
+      const own = SECTIONS[of.section.kind].slots[place];
+      if (own) return [own[0], own[1] + of.fromRow, own[2]];
+      if (partOfPlace(map, place)?.id !== partId) return null;
+      for (const { section, fromRow } of sectionOfPart.values()) {
+        const other = isBranch(section) ? undefined : SECTIONS[section.kind].slots[place];
+        if (other) return [other[0], other[1] + fromRow, other[2]];
+      }
+      return null;
+    },
   };
 }

@@ -23,8 +23,6 @@ export function LeakMap({ view }: { view: MachineView }) {
           map={map}
           label="Circuit map with every leak so far"
           shown={(part) => ({
-            mark: null,
-            rank: null,
             leaks: past.filter((leak) => leak.part === part.id).length,
           })}
         />

@@ -14,8 +14,8 @@ export function Fold({
 }) {
   const [used, setUsed] = useState(open);
   return (
-    <details className="rule-b mb-2" open={open} onToggle={() => setUsed(true)}>
-      <summary className="min-h-12 cursor-pointer py-3">
+    <details className="rule-b" open={open} onToggle={() => setUsed(true)}>
+      <summary className="min-h-12 cursor-pointer truncate py-3 sm:whitespace-normal">
         <span className="font-semibold text-green underline underline-offset-4">{title}</span>
         {about && <span className="text-soft"> · {about}</span>}
       </summary>

@@ -95,8 +95,8 @@ export function ClipboardButton() {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button className="no-print xl:hidden" onClick={() => setOpen(true)}>
-        <ClipboardList aria-hidden="true" size={20} /> Clipboard
+      <Button className="no-print max-lg:px-3 xl:hidden" onClick={() => setOpen(true)}>
+        <ClipboardList aria-hidden="true" size={20} /> <span className="max-lg:sr-only">Clipboard</span>
         <span className="font-normal">{record.entries.length}</span>
       </Button>
       {open && (

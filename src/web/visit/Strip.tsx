@@ -1,6 +1,5 @@
 /** The strip of steps: at the left of a wide screen, behind one button on a phone. Every step is free to skip and to return to. */
 import { useState } from 'react';
-import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
 import clsx from 'clsx';
 import { STEPS, type Step } from '../../core/visit/steps';
@@ -12,7 +11,7 @@ import { useVisit } from './visitContext';
 
 function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {
   return (
-    <svg viewBox="0 0 20 20" className="size-5 shrink-0" aria-hidden="true">
+    <svg viewBox="0 0 20 20" className="relative size-5 shrink-0" aria-hidden="true">
       <ellipse
         cx="10"
         cy="10"
@@ -24,7 +23,7 @@ function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {
             ? 'fill-ink stroke-ink'
             : state === 'recorded'
               ? 'fill-green stroke-green'
-              : 'fill-transparent stroke-soft',
+              : 'fill-paper stroke-soft',
         )}
       />
       {state === 'recorded' && (
@@ -75,25 +74,23 @@ export function Strip() {
   );
 }
 
-/** On a phone: which step of how many, and all of them behind it. */
+/** On a phone: the steps as beads on a rod, and all of them by name behind it. */
 export function StepButton() {
-  const { step } = useVisit();
+  const { step, record } = useVisit();
   const [open, setOpen] = useState(false);
+  const done = stepsRecorded(record.entries);
   return (
     <>
       <button
         type="button"
-        className="no-print flex min-h-12 w-full cursor-pointer items-center justify-between gap-2 border-y border-line text-left lg:hidden"
+        className="no-print relative flex h-11 w-full cursor-pointer items-center justify-between lg:hidden"
         onClick={() => setOpen(true)}
         aria-label={`Step ${String(STEPS.indexOf(step) + 1)} of ${String(STEPS.length)}: ${STEP_WORDS[step].title}. All steps`}
       >
-        <span>
-          <span className="text-soft">
-            {STEPS.indexOf(step) + 1} of {STEPS.length}
-          </span>{' '}
-          <span className="font-bold">{STEP_WORDS[step].title}</span>
-        </span>
-        <ChevronDown aria-hidden="true" />
+        <span aria-hidden="true" className="absolute inset-x-2 top-1/2 h-px bg-soft" />
+        {STEPS.map((each) => (
+          <Mark key={each} state={each === step ? 'here' : done.has(each) ? 'recorded' : 'open'} />
+        ))}
       </button>
       {open && (
         <Sheet title="Steps" onClose={() => setOpen(false)}>

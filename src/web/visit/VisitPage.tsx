@@ -1,14 +1,13 @@
 /** A visit: the strip of steps at the left, the step's tool in the middle, the clipboard at the right. */
-import { useState } from 'react';
-import { ArrowLeft, ArrowRight, Plus } from 'lucide-react';
+import { useLayoutEffect, useState } from 'react';
+import { Plus } from 'lucide-react';
 import { Link, useParams } from 'react-router';
 import clsx from 'clsx';
 import type { VisitRow } from '../../contract/api';
 import { dayText, parseDay } from '../../core/quantity/day';
-import { STEPS } from '../../core/visit/steps';
+import { grams, massText } from '../../core/quantity/mass';
 import { useMachinesOfSite, useVisitRows } from '../data/queries';
 import { useMachineView } from '../data/machineView';
-import { ButtonLink } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { Loaded, Page } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -17,10 +16,11 @@ import { dayWords } from '../../words/dates';
 import { STEP_WORDS } from '../../words/steps';
 import { stepFrom, visitAddress } from '../data/visitAddress';
 import { Clipboard, ClipboardButton } from './Clipboard';
-import { Guards } from './panels/Guards';
+import { Cautions, Guards } from './panels/Guards';
 import { PhotoButton } from './photos/PhotoButton';
 import { SchoolPicks } from './panels/SchoolPick';
 import { StepButton, Strip } from './Strip';
+import { WithStepBar } from './StepBar';
 import { STEP_SCREENS } from './steps/stepScreens';
 import { useBegin } from './useBegin';
 import { VisitProvider, useVisit } from './visitContext';
@@ -43,9 +43,12 @@ export default function VisitPage() {
 }
 
 function Laid() {
-  const { step, view, visitId, record, day } = useVisit();
+  const { step, view, record, day } = useVisit();
   const { appliance, site } = view.machine;
+  const { present } = view.standing;
   const StepScreen = STEP_SCREENS[step];
+  // The next step begins at its top, wherever the last one was left.
+  useLayoutEffect(() => window.scrollTo(0, 0), [step]);
   return (
     <div className="lg:grid lg:min-h-screen lg:grid-cols-[12.5rem_minmax(0,1fr)] xl:grid-cols-[12.5rem_minmax(0,1fr)_19rem]">
       <div className="hidden border-r border-line lg:block">
@@ -53,67 +56,45 @@ function Laid() {
           <Strip />
         </div>
       </div>
-      <main className="min-w-0 px-4 pb-40 pt-4 sm:px-7 lg:pb-10">
+      <main className="min-w-0 px-4 pb-[4.1rem] pt-2 sm:px-7 lg:pb-0 lg:pt-4 [&_section.mb-8]:mb-3">
         <Machines at="top" />
-        <StepButton />
-        <header className="mb-3 mt-3 flex flex-wrap items-start justify-between gap-x-4 gap-y-2 lg:mt-0">
-          <div className="min-w-0 flex-1 basis-56">
-            {/* On a phone the button of steps above says it already. */}
-            <h1 className="max-lg:sr-only">{STEP_WORDS[step].title}</h1>
-            <p className="text-soft">
-              <Link
-                to={`/machines/${encodeURIComponent(appliance.id)}`}
-                className="text-green underline underline-offset-4"
-              >
-                {appliance.name}
-              </Link>
-              , {site.name} · {view.standing.present.refrigerant.name},{' '}
-              {view.standing.present.refrigerant.safetyClass}
-              {record.handedOver && <span className="font-semibold"> · handed over</span>}
-            </p>
-            <p className="text-soft">{STEP_WORDS[step].about}</p>
-          </div>
-          <div className="no-print flex flex-wrap gap-2">
+        <header className="flex items-center justify-between gap-x-3">
+          <p className="min-w-0 leading-tight">
+            <Link
+              to={`/machines/${encodeURIComponent(appliance.id)}`}
+              className="inline-flex min-h-8 items-center font-bold text-green underline underline-offset-4"
+            >
+              {appliance.name}
+            </Link>
+            <span className="text-soft max-lg:hidden">, {site.name}</span>
+            <span className="text-soft max-lg:block">
+              <span className="max-lg:hidden"> · </span>
+              {present.refrigerant.name}, {present.refrigerant.safetyClass}
+              {present.fullCharge !== null && `, ${massText(grams(present.fullCharge), view.system)}`}
+            </span>
+            {record.handedOver && <span className="font-semibold"> · handed over</span>}
+          </p>
+          <div className="no-print flex shrink-0 gap-1">
             <PhotoButton />
             <ClipboardButton />
           </div>
         </header>
-        <DayLine />
-        <Guards />
-        <StepScreen key={`${step} ${String(day)}`} />
-        <SchoolPicks />
-        <Onward visitId={visitId} machineId={appliance.id} />
-        <Machines at="foot" />
+        <StepButton />
+        <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-3">
+          <h1>{STEP_WORDS[step].title}</h1>
+          <p className="flex-1 text-soft max-lg:sr-only">{STEP_WORDS[step].about}</p>
+          <DayLine />
+        </div>
+        <WithStepBar>
+          <Guards />
+          <StepScreen key={`${step} ${String(day)}`} />
+          <Cautions />
+          <SchoolPicks />
+          <Machines at="foot" />
+        </WithStepBar>
       </main>
       <Clipboard />
     </div>
-  );
-}
-
-/** Steps are free: before and after this one, at the thumb. */
-function Onward({ visitId, machineId }: { visitId: string; machineId: string }) {
-  const { step } = useVisit();
-  const index = STEPS.indexOf(step);
-  const before = STEPS[index - 1];
-  const next = STEPS[index + 1];
-  return (
-    <nav
-      aria-label="Step before and step after"
-      className="no-print rule-t mt-6 flex justify-between gap-2 pt-4"
-    >
-      {before ? (
-        <ButtonLink weight="quiet" className="-ml-4" to={visitAddress(visitId, machineId, before)}>
-          <ArrowLeft aria-hidden="true" size={18} /> {STEP_WORDS[before].title}
-        </ButtonLink>
-      ) : (
-        <span />
-      )}
-      {next && (
-        <ButtonLink to={visitAddress(visitId, machineId, next)}>
-          {STEP_WORDS[next].title} <ArrowRight aria-hidden="true" size={18} />
-        </ButtonLink>
-      )}
-    </nav>
   );
 }
 
@@ -123,14 +104,17 @@ function DayLine() {
   const [open, setOpen] = useState(false);
   const past = day !== view.today;
   return (
-    <div className="no-print mb-2">
+    <div className="no-print">
       <button
         type="button"
-        className={clsx('min-h-9 cursor-pointer text-left', past ? 'font-semibold text-ochre' : 'text-soft')}
+        className={clsx(
+          'cursor-pointer text-left',
+          past ? 'min-h-11 font-semibold text-ochre' : 'min-h-8 text-soft',
+        )}
         aria-expanded={open}
         onClick={() => setOpen(!open)}
       >
-        {past ? `◐ Written for ${dayWords(day)}, not today` : `Written for today, ${dayWords(day)}`}{' '}
+        {past ? `◐ Written for ${dayWords(day)}, not today` : 'today'}{' '}
         <span className="text-green underline underline-offset-4">change</span>
       </button>
       {open && (
@@ -162,7 +146,10 @@ function Machines({ at }: { at: 'top' | 'foot' }) {
   const rows: readonly VisitRow[] = visits?.rows ?? [];
   const { appliance } = view.machine;
   const many = rows.length > 1;
-  const shown = at === 'top' ? (many ? 'flex' : 'hidden lg:flex') : many ? 'hidden' : 'mt-4 flex lg:hidden';
+  // Where one thinks of another machine: on arriving, and when this one is done.
+  const asked = ['before', 'arrive', 'handOver'].includes(step);
+  const shown =
+    at === 'top' ? (many ? 'flex' : 'hidden lg:flex') : many || !asked ? 'hidden' : 'flex lg:hidden';
   return (
     <div
       className={clsx('no-print mb-1 flex-wrap items-center gap-1', shown)}

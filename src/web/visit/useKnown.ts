@@ -3,7 +3,8 @@ import { leakingMachine } from '../../core/judge/leakingMachine';
 import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
 import { siOf } from '../../core/visit/stated';
-import { notesOf, readNumber, readingsSoFar } from '../../core/visit/visitRecord';
+import { readingsNow } from '../../core/visit/readings/series';
+import { notesOf, readNumber } from '../../core/visit/visitRecord';
 import type { CalculatorHome } from '../calculators/calculatorHome';
 import { useVisit } from './visitContext';
 
@@ -11,7 +12,7 @@ const DAY_S = 86_400;
 
 export function useKnown(): CalculatorHome['starts'] {
   const { record, view } = useVisit();
-  const so = readingsSoFar(record.entries);
+  const so = readingsNow(record.entries);
   const { present } = view.standing;
   const leaking = leakingMachine(view.standing);
   const fullCharge = present.fullCharge === null ? null : grams(present.fullCharge) / 1000;

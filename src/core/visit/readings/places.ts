@@ -55,6 +55,14 @@ export const ROUND: readonly NumberName[] = [
   'ambient',
 ];
 
+/** Worth reading beside the round before anything is changed: gas and nitrogen spoil them. */
+export const AMPLE: readonly ('amps' | 'sightGlass' | 'frost' | 'standing')[] = [
+  'amps',
+  'sightGlass',
+  'frost',
+  'standing',
+];
+
 /** Signs that a person sees: one of a few words. Those told by figures are read as figures. */
 const SIGN_AT = {
   running: ['compressor'],

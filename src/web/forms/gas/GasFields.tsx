@@ -6,6 +6,7 @@ import { exactGrams, grams, massText } from '../../../core/quantity/mass';
 import { isFlammable, isHydrocarbon } from '../../../core/refrigerant/refrigerant';
 import { Choices } from '../../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../../parts/Field';
+import { Fold } from '../../parts/Fold';
 import { ADDED_WORDS, PURPOSE_WORDS, RECOVERED_WORDS } from '../../../words/codes';
 import { senseErrorWords } from '../../../words/refusals';
 import { GasMeaning } from './GasMeaning';
@@ -49,6 +50,47 @@ export function GasFields({
     tried || draft.amount !== ''
       ? (errors.amount ?? (senseError?.field === 'mass' ? senseErrorWords(senseError) : null))
       : null;
+  const beside = (
+    <>
+      {added && openLeaks.length > 0 && (
+        <SelectField
+          label="For which leak"
+          optional
+          value={draft.leakId}
+          onChange={(event) => set({ leakId: event.target.value })}
+          choices={[
+            { value: '', words: 'not tied to one leak' },
+            ...openLeaks.map((leak) => ({
+              value: leak.id,
+              words: `${labelOf(labels, leak.id)}, ${leak.state}`,
+            })),
+          ]}
+        />
+      )}
+      <SelectField
+        label="Bottle"
+        optional
+        value={draft.cylinderId}
+        onChange={(event) => set({ cylinderId: event.target.value })}
+        hint={added ? undefined : 'A recovery bottle may be filled to 80 % only; never mix gases.'}
+        choices={[
+          { value: '', words: 'not recorded' },
+          ...(stranger ? [{ value: draft.cylinderId, words: `${draft.cylinderId}, not on the list` }] : []),
+          ...fitting.map((each) => ({
+            value: each.id,
+            words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${PURPOSE_WORDS[each.purpose]}` : ''}`,
+          })),
+          ...others.map((each) => ({ value: each.id, words: `${each.serial}, holds ${each.refrigerant}` })),
+        ]}
+      />
+      <TextArea
+        label="Note"
+        optional
+        value={draft.note}
+        onChange={(event) => set({ note: event.target.value })}
+      />
+    </>
+  );
   return (
     <form
       onSubmit={(event) => {
@@ -122,21 +164,7 @@ export function GasFields({
         onChange={(accepted) => set({ accepted })}
         tried={tried}
       />
-      {added ? (
-        <Choices
-          label="Reason"
-          value={draft.addedReason}
-          onChange={(value) => set({ addedReason: value as GasDraft['addedReason'] })}
-          choices={ADDED_REASONS.map((value) => ({ value, words: ADDED_WORDS[value] }))}
-        />
-      ) : (
-        <Choices
-          label="Reason"
-          value={draft.recoveredReason}
-          onChange={(value) => set({ recoveredReason: value as GasDraft['recoveredReason'] })}
-          choices={RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }))}
-        />
-      )}
+      <Reason form={form} asList={fixed} />
       {!added && isHydrocarbon(present.present.refrigerant) && (
         <>
           <Choices
@@ -177,43 +205,17 @@ export function GasFields({
           }
         />
       )}
-      {added && openLeaks.length > 0 && (
-        <SelectField
-          label="For which leak"
-          optional
-          value={draft.leakId}
-          onChange={(event) => set({ leakId: event.target.value })}
-          choices={[
-            { value: '', words: 'not tied to one leak' },
-            ...openLeaks.map((leak) => ({
-              value: leak.id,
-              words: `${labelOf(labels, leak.id)}, ${leak.state}`,
-            })),
-          ]}
-        />
+      {fixed ? (
+        <Fold
+          title="More"
+          about={added ? 'for which leak, bottle, note' : 'bottle, note'}
+          open={draft.cylinderId !== '' || draft.leakId !== '' || draft.note !== ''}
+        >
+          {beside}
+        </Fold>
+      ) : (
+        beside
       )}
-      <SelectField
-        label="Bottle"
-        optional
-        value={draft.cylinderId}
-        onChange={(event) => set({ cylinderId: event.target.value })}
-        hint={added ? undefined : 'A recovery bottle may be filled to 80 % only; never mix gases.'}
-        choices={[
-          { value: '', words: 'not recorded' },
-          ...(stranger ? [{ value: draft.cylinderId, words: `${draft.cylinderId}, not on the list` }] : []),
-          ...fitting.map((each) => ({
-            value: each.id,
-            words: `${each.serial}, ${each.refrigerant}${each.purpose ? `, ${PURPOSE_WORDS[each.purpose]}` : ''}`,
-          })),
-          ...others.map((each) => ({ value: each.id, words: `${each.serial}, holds ${each.refrigerant}` })),
-        ]}
-      />
-      <TextArea
-        label="Note"
-        optional
-        value={draft.note}
-        onChange={(event) => set({ note: event.target.value })}
-      />
       <WriterField error={tried ? errors.by : undefined} />
       <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
     </form>
@@ -224,4 +226,28 @@ export function GasFields({
 function echo(gramsValue: number, typed: string): string {
   const both = [massText(gramsValue, 'pounds'), massText(gramsValue, 'kilograms')];
   return `= ${both.filter((each) => each !== typed.trim()).join(' = ')}`;
+}
+
+/** In a visit one line, since most often it is the first; elsewhere each is a button. */
+function Reason({ form: { draft, set, added }, asList }: { form: GasFormState; asList: boolean }) {
+  const choices = added
+    ? ADDED_REASONS.map((value) => ({ value, words: ADDED_WORDS[value] }))
+    : RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }));
+  const value = added ? draft.addedReason : draft.recoveredReason;
+  const change = (next: string) =>
+    set(
+      added
+        ? { addedReason: next as GasDraft['addedReason'] }
+        : { recoveredReason: next as GasDraft['recoveredReason'] },
+    );
+  return asList ? (
+    <SelectField
+      label="Reason"
+      value={value}
+      choices={choices}
+      onChange={(event) => change(event.target.value)}
+    />
+  ) : (
+    <Choices label="Reason" value={value} choices={choices} onChange={change} />
+  );
 }

@@ -6,6 +6,7 @@ import type { Direction } from '../../../record/gasDraft';
 import { type GasFormState, useGasForm } from '../../forms/gas/useGasForm';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
+import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 /** The form of this visit's gas; `also` is written with it. */
@@ -29,10 +30,23 @@ export function useVisitGas(
   });
 }
 
-export function GasCard({ form, words }: { form: GasFormState; words: string }) {
+export function GasCard({
+  form,
+  words,
+  atThumb = false,
+}: {
+  form: GasFormState;
+  words: string;
+  atThumb?: boolean;
+}) {
   const { view } = useVisit();
+  const button = (
+    <Button weight="main" className="w-full sm:w-auto" disabled={form.saving.isPending} onClick={form.save}>
+      {form.saving.isPending ? 'Saving…' : words}
+    </Button>
+  );
   return (
-    <div className="mb-6">
+    <div className="mb-4">
       <GasFields form={form} today={view.today} fixed />
       <ApiError error={form.saving.error} />
       {form.tried && form.unanswered.length > 0 && (
@@ -40,14 +54,7 @@ export function GasCard({ form, words }: { form: GasFormState; words: string }) 
           Give a reason for what looks odd, above.
         </p>
       )}
-      <Button
-        weight="main"
-        className="mt-3 w-full sm:w-auto"
-        disabled={form.saving.isPending}
-        onClick={form.save}
-      >
-        {form.saving.isPending ? 'Saving…' : words}
-      </Button>
+      {atThumb ? <MainAction>{button}</MainAction> : button}
     </div>
   );
 }

@@ -1,53 +1,67 @@
-/** Above the step: what must not be forgotten in this order, and the cautions that belong here. Neither blocks. */
-import { cautionsOf } from '../../../core/visit/cautions';
+/** What must not be forgotten in this order, and the cautions that belong here. Neither blocks. */
+import { type CautionCode, KILLS, cautionsOf } from '../../../core/visit/cautions';
 import { guardsOf } from '../../../core/visit/guards';
 import { beforeDriving } from '../../../core/visit/beforeDriving';
 import { isBlend } from '../../../core/refrigerant/refrigerant';
 import { CAUTION_WORDS, guardWords } from '../../../words/steps';
+import { Fold } from '../../parts/Fold';
 import { useVisit } from '../visitContext';
 
 export function Guards() {
-  const { step, view, record, leaks, units } = useVisit();
+  const { step, view, record, leaks, map, units } = useVisit();
+  const guards = guardsOf({ step, standing: view.standing, visit: record, leaks, map });
+  const killing = useCautions().filter((code) => KILLS.includes(code));
+  if (guards.length === 0 && killing.length === 0) return null;
+  return (
+    <ul className="mb-2" aria-label="Before you go on">
+      {killing.map((code) => (
+        <li key={code} className="mb-1 border-l-4 border-ink pl-3 leading-snug">
+          <span aria-hidden="true">▲ </span>
+          {CAUTION_WORDS[code]}
+        </li>
+      ))}
+      {guards.map((guard) => (
+        <li
+          key={guard.code}
+          className={`mb-1 border-l-4 pl-3 leading-snug font-semibold ${guard.code === 'doNotStart' ? 'border-brick text-brick' : 'border-ochre text-ochre'}`}
+        >
+          <span aria-hidden="true">{guard.code === 'doNotStart' ? '▲ ' : '◐ '}</span>
+          {guardWords(guard, units, view.names.leaks)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function useCautions(): CautionCode[] {
+  const { step, view } = useVisit();
   const { standing, machine } = view;
-  const guards = guardsOf({ step, standing, visit: record, leaks });
   const { refrigerant, hermetic } = standing.present;
-  const cautions = cautionsOf(step, {
+  return cautionsOf(step, {
     refrigerant: refrigerant.name,
     kind: machine.appliance.kind,
     roof: beforeDriving(standing).roof,
     hermetic,
     glide: isBlend(refrigerant.name),
   });
+}
+
+/** What reminds, folded; what can kill stands open above the step. */
+export function Cautions() {
+  const reminding = useCautions().filter((code) => !KILLS.includes(code));
+  if (reminding.length === 0) return null;
   return (
-    <>
-      {guards.length > 0 && (
-        <ul className="mb-3" aria-label="Before you go on">
-          {guards.map((guard) => (
-            <li
-              key={guard.code}
-              className={`mb-1 border-l-4 pl-3 font-semibold ${guard.code === 'doNotStart' ? 'border-brick text-brick' : 'border-ochre text-ochre'}`}
-            >
-              <span aria-hidden="true">{guard.code === 'doNotStart' ? '▲ ' : '◐ '}</span>
-              {guardWords(guard, units, view.names.leaks)}
-            </li>
-          ))}
-        </ul>
-      )}
-      {cautions.length > 0 && (
-        <details className="mb-4" open={cautions.length < 3}>
-          <summary className="flex min-h-11 cursor-pointer items-center gap-2 font-semibold">
-            <span aria-hidden="true">▲</span> Take care
-            <span className="font-normal text-soft">({cautions.length})</span>
-          </summary>
-          <ul className="border-l-4 border-ink pl-3">
-            {cautions.map((code) => (
-              <li key={code} className="py-0.5">
-                {CAUTION_WORDS[code]}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </>
+    <Fold
+      title="Take care"
+      about={reminding.length === 1 ? 'one caution' : `${String(reminding.length)} cautions`}
+    >
+      <ul className="border-l-4 border-ink pl-3">
+        {reminding.map((code) => (
+          <li key={code} className="py-0.5">
+            {CAUTION_WORDS[code]}
+          </li>
+        ))}
+      </ul>
+    </Fold>
   );
 }

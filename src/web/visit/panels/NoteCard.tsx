@@ -1,17 +1,20 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
 import { FieldControl } from '../../forms/FieldControl';
 import type { Form } from '../../../record/forms';
-import type { Values } from '../../../record/field';
+import type { AskedField, Values } from '../../../record/field';
 import { initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
+import { uncapped } from '../../../words/list';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
+import { Fold } from '../../parts/Fold';
 import { useVisitWrite } from '../useVisitWrite';
 import { useKeptDraft } from '../../data/useKeptDraft';
+import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 interface Props {
@@ -19,6 +22,10 @@ interface Props {
   /** tells this form's draft from others of the step */
   name: string;
   given?: Values;
+  /** fields that stand open, in this order; the rest is folded behind its name. Left out: all of them */
+  first?: readonly string[];
+  /** its button stands in the bar at the thumb */
+  atThumb?: boolean;
   save?: string;
   /** more entries that go with it, or what the entry carries besides */
   alter?: (entry: Entry) => readonly Entry[];
@@ -28,7 +35,20 @@ interface Props {
   main?: boolean;
 }
 
-export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, onSaved, main }: Props) {
+export function NoteCard(props: Props) {
+  const {
+    spec,
+    name,
+    given = {},
+    first,
+    save = 'Save',
+    alter,
+    below,
+    onSaved,
+    main,
+    atThumb = false,
+  } = props;
+  const formId = useId();
   const { visitId, view, place, day, newEntry } = useVisit();
   const deed = useVisitWrite(name);
   const { person } = useWriter();
@@ -65,52 +85,70 @@ export function NoteCard({ spec, name, given = {}, save = 'Save', alter, below, 
     onSaved?.();
   };
 
+  const asked = spec.fields.filter((field) => !field.when || field.when(draft));
+  const folded = first ? asked.filter((field) => !first.includes(field.key)) : [];
+  const open = first ? first.flatMap((key) => asked.find((field) => field.key === key) ?? []) : asked;
+  const wrongInside = folded.some((field) => shown[field.key] !== undefined);
+  const button = (
+    <Button
+      type="submit"
+      form={formId}
+      weight={main === false ? 'plain' : 'main'}
+      className="w-full sm:w-auto"
+      disabled={deed.writing || (empty && spec.fields.length > 0)}
+    >
+      {deed.writing ? 'Saving…' : save}
+    </Button>
+  );
+  const fieldsOf = (fields: readonly AskedField[]) => (
+    <div className="grid gap-x-8 sm:grid-cols-2">
+      {fields.map((field) => (
+        <div key={field.key} className={field.type === 'long' || wide(field) ? 'sm:col-span-2' : 'min-w-0'}>
+          <FieldControl
+            field={field}
+            value={draft[field.key]}
+            error={shown[field.key]}
+            standing={standing}
+            packs={machine.packs}
+            place={place}
+            onChange={(value) => set({ ...draft, [field.key]: value })}
+          />
+        </div>
+      ))}
+    </div>
+  );
+
   return (
     <form
+      id={formId}
       aria-label={spec.title}
-      className="mb-6"
+      className="mb-4"
       onSubmit={(event) => {
         event.preventDefault();
         void submit();
       }}
     >
-      {spec.about && <p className="mb-3 text-soft">{spec.about}</p>}
-      <div className="grid gap-x-8 sm:grid-cols-2">
-        {spec.fields.map((field) =>
-          field.when && !field.when(draft) ? null : (
-            <div
-              key={field.key}
-              className={field.type === 'long' || wide(field) ? 'sm:col-span-2' : 'min-w-0'}
-            >
-              <FieldControl
-                field={field}
-                value={draft[field.key]}
-                error={shown[field.key]}
-                standing={standing}
-                packs={machine.packs}
-                place={place}
-                onChange={(value) => set({ ...draft, [field.key]: value })}
-              />
-            </div>
-          ),
-        )}
-      </div>
+      {spec.about && !first && <p className="mb-3 text-soft">{spec.about}</p>}
+      {fieldsOf(open)}
+      {folded.length > 0 && (
+        <Fold
+          key={String(wrongInside)}
+          title="More"
+          about={folded.map((field) => uncapped(field.label)).join(', ')}
+          open={wrongInside || folded.some((field) => !isEmpty(draft[field.key]))}
+        >
+          {fieldsOf(folded)}
+        </Fold>
+      )}
       {below?.(draft, entry)}
-      <WriterField error={tried && !person ? 'Choose your name.' : undefined} />
+      {(!person || !first) && <WriterField error={tried && !person ? 'Choose your name.' : undefined} />}
       {tried && Object.keys(errors).length > 0 && (
         <p role="alert" className="mb-2 font-semibold text-brick">
           {Object.values(errors)[0]}
         </p>
       )}
       <ApiError error={deed.error} />
-      <Button
-        type="submit"
-        weight={main === false ? 'plain' : 'main'}
-        className="w-full sm:w-auto"
-        disabled={deed.writing || (empty && spec.fields.length > 0)}
-      >
-        {deed.writing ? 'Saving…' : save}
-      </Button>
+      {atThumb ? <MainAction>{button}</MainAction> : button}
     </form>
   );
 }

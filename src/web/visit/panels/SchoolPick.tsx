@@ -11,13 +11,27 @@ import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { TextField } from '../../parts/Field';
+import { Fold } from '../../parts/Fold';
 import { QUESTION_WORDS, SCHOOL_WORDS } from '../../../words/schools';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 
 export function SchoolPicks() {
-  const { step } = useVisit();
-  return questionsAt(step).map((question) => <SchoolPick key={question} question={question} />);
+  const { step, record } = useVisit();
+  const questions = questionsAt(step);
+  if (questions.length === 0) return null;
+  return (
+    <Fold
+      title="Ways of working"
+      about={questions
+        .map((question) => SCHOOL_WORDS[schoolUsed(record.entries, question).school])
+        .join(' · ')}
+    >
+      {questions.map((question) => (
+        <SchoolPick key={question} question={question} />
+      ))}
+    </Fold>
+  );
 }
 
 function SchoolPick({ question }: { question: SchoolQuestion }) {

@@ -3,6 +3,7 @@ import { type CalculatorName, calculatorOf, calculatorsAt } from '../../../recor
 import { type CalculatorHome, CalculatorHomeContext } from '../../calculators/calculatorHome';
 import { CalculatorPage } from '../../calculators/CalculatorPage';
 import { BenchSettingProvider } from '../../calculators/setting';
+import { uncapped } from '../../../words/list';
 import { Fold } from '../../parts/Fold';
 import { useVisitWrite } from '../useVisitWrite';
 import { useKnown } from '../useKnown';
@@ -11,16 +12,20 @@ import { useVisit } from '../visitContext';
 /** All that stand at this step, folded behind their questions; `but`: those that the step shows open itself. */
 export function StepCalculators({ but = [] }: { but?: readonly CalculatorName[] }) {
   const { step } = useVisit();
-  return calculatorsAt(step)
-    .filter((name) => !but.includes(name))
-    .map((name) => {
-      const { question, title } = calculatorOf(name);
-      return (
-        <Fold key={name} title={question} about={title}>
-          <StepCalculator name={name} />
-        </Fold>
-      );
-    });
+  const names = calculatorsAt(step).filter((name) => !but.includes(name));
+  if (names.length === 0) return null;
+  return (
+    <Fold title="Calculators" about={names.map((name) => uncapped(calculatorOf(name).question)).join(' ')}>
+      {names.map((name) => {
+        const { question, title } = calculatorOf(name);
+        return (
+          <Fold key={name} title={question} about={title}>
+            <StepCalculator name={name} />
+          </Fold>
+        );
+      })}
+    </Fold>
+  );
 }
 
 interface Props {

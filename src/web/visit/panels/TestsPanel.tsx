@@ -1,7 +1,8 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
 import type { DatedEntry } from '../../../core/logbook/order';
 import { type Running, weakIn } from '../../../core/visit/evidence';
-import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
+import { latestReadings } from '../../../core/visit/readings/series';
+import { readNumber } from '../../../core/visit/visitRecord';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { weakWords } from '../../../words/leaks';
@@ -11,7 +12,7 @@ import { useVisit } from '../visitContext';
 /** What the two sides run at, as far as this visit read it. */
 export function useRunning(): Running {
   const { record, atmosphere } = useVisit();
-  const so = readingsSoFar(record.entries);
+  const so = latestReadings(record.entries);
   return { low: readNumber(so, 'suction'), high: readNumber(so, 'head'), atmosphere };
 }
 

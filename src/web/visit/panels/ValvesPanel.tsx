@@ -1,88 +1,41 @@
 /** Valves that were shut, as a list to be opened again: nothing is handed over with one of them unspoken of. */
 import { useState } from 'react';
-import { partType } from '../../../core/visit/circuit/parts';
 import { shutValves, type ValveState } from '../../../core/visit/visitRecord';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
-import { CheckField, TextField } from '../../parts/Field';
-import { Section } from '../../parts/Page';
-import { partWords } from '../../../words/circuit';
+import { TextField } from '../../parts/Field';
 import { dayWords } from '../../../words/dates';
 import { useVisitWrite } from '../useVisitWrite';
-import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
-const NO_VALVE = { name: '', ofCompressor: false };
-
 export function ValvesPanel() {
-  const { view, visitId, map, newEntry } = useVisit();
+  const { view, newEntry } = useVisit();
   const deed = useVisitWrite('valve');
   const shut = shutValves(view.standing.history.entries);
-  const {
-    draft: typed,
-    set,
-    forget,
-  } = useKeptDraft(`${visitId} ${view.machine.appliance.id} valve`, () => NO_VALVE);
-  const { name, ofCompressor } = typed;
-  const [tried, setTried] = useState(false);
-  const known = map.parts.filter((part) => partType(part.type).valve);
-  const state = async (valve: string, next: 'shut' | 'open', compressor: boolean) => {
-    const entry = newEntry('readings', { tool: 'valve', valve, state: next, ofCompressor: compressor });
-    return deed.save([entry], `${valve}: ${next === 'open' ? 'open again' : 'shut'}.`);
-  };
-  const add = async () => {
-    setTried(true);
-    if (name.trim() === '') return;
-    if (await state(name.trim(), 'shut', ofCompressor)) {
-      forget();
-      setTried(false);
-    }
-  };
+  const open = (valve: ValveState) =>
+    void deed.save(
+      [
+        newEntry('readings', {
+          tool: 'valve',
+          valve: valve.valve,
+          part: valve.part,
+          state: 'open',
+          ofCompressor: valve.ofCompressor,
+        }),
+      ],
+      `${valve.valve}: open again.`,
+    );
+  if (shut.length === 0)
+    return <p className="mb-2 text-soft">No valve is written down as shut: touch one on the drawing.</p>;
   return (
-    <Section title="Valves shut, to be opened again">
-      {shut.length === 0 && <p className="mb-2 text-soft">None is written down as shut.</p>}
+    <section aria-label="Valves shut, to be opened again" className="mb-3">
       <ApiError error={deed.error} />
-      <ul className="mb-3">
+      <ul>
         {shut.map((valve) => (
-          <ShutValve
-            key={valve.valve}
-            valve={valve}
-            busy={deed.writing}
-            onOpen={() => void state(valve.valve, 'open', valve.ofCompressor)}
-          />
+          <ShutValve key={valve.valve} valve={valve} busy={deed.writing} onOpen={() => open(valve)} />
         ))}
       </ul>
-      <div className="no-print flex flex-wrap items-start gap-x-4">
-        <div className="min-w-56 flex-1">
-          <TextField
-            label="Valve that you shut"
-            list="valves-of-the-map"
-            value={name}
-            onChange={(event) => {
-              const part = known.find((each) => partWords(each) === event.target.value);
-              set({
-                name: event.target.value,
-                ofCompressor: part ? (partType(part.type).ofCompressor ?? false) : ofCompressor,
-              });
-            }}
-            error={tried && name.trim() === '' ? 'Name the valve.' : null}
-          />
-          <datalist id="valves-of-the-map">
-            {known.map((part) => (
-              <option key={part.id} value={partWords(part)} />
-            ))}
-          </datalist>
-        </div>
-        <CheckField
-          label="Of the compressor: do not start"
-          checked={ofCompressor}
-          onChange={(event) => set({ name, ofCompressor: event.target.checked })}
-        />
-        <Button disabled={deed.writing} onClick={() => void add()}>
-          Write it down as shut
-        </Button>
-      </div>
-    </Section>
+    </section>
   );
 }
 

@@ -21,8 +21,8 @@ export function PhotoButton() {
   const count = photosOf(record.entries).length;
   return (
     <>
-      <Button onClick={() => setOpen(true)}>
-        <Camera aria-hidden="true" size={20} /> Photo
+      <Button className="max-lg:px-3" onClick={() => setOpen(true)}>
+        <Camera aria-hidden="true" size={20} /> <span className="max-lg:sr-only">Photo</span>
         {count > 0 && <span className="font-normal">{count}</span>}
       </Button>
       {open && <PhotoSheet onClose={() => setOpen(false)} />}

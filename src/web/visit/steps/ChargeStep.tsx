@@ -4,18 +4,19 @@ import { grams, massText } from '../../../core/quantity/mass';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
-import { Section } from '../../parts/Page';
 import { Fold } from '../../parts/Fold';
 import { kindForm } from '../../../record/forms';
 import { GasCard, useVisitGas } from '../panels/GasCard';
 import { NoteCard } from '../panels/NoteCard';
 import { StepCalculators } from '../panels/StepCalculators';
 import { useVisit } from '../visitContext';
-import { SoFar } from './Read';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
+import { Series } from '../readings/Reading';
 import { type Weighing, FRESH, useWeighing, LEAST_SHOWN_KG, takenText } from './useWeighing';
 
 export function ChargeStep() {
   const { newEntry } = useVisit();
+  const round = useReadingRound();
   const weighing = useWeighing();
   const gas = useVisitGas(
     'refrigerantAdded',
@@ -23,16 +24,18 @@ export function ChargeStep() {
       const entry = weighing.note && newEntry('chargeRun', { tool: 'weighed', ...weighing.note });
       return entry ? [entry] : [];
     },
-    weighing.forget,
+    () => {
+      weighing.remember();
+      weighing.forget();
+    },
   );
   return (
     <>
       <FullChargeLine />
       <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
-      <Section title="Gas added">
-        <GasCard form={gas} words="Write the gas down as added" />
-      </Section>
-      <SoFar />
+      <GasCard form={gas} words="Write it down" atThumb />
+      <VisitDrawing label="The machine: touch a place to read it while gas goes in" round={round} />
+      <Series onlyToCompare />
       <StepCalculators />
       <Fold title="Set the full charge" about="a good weigh-in is worth keeping for ever">
         <NoteCard name="fullCharge" spec={kindForm('fullChargeSet')} save="Set it" main={false} />
@@ -45,7 +48,7 @@ function FullChargeLine() {
   const { view } = useVisit();
   const { present } = view.standing;
   return (
-    <p className="mb-4">
+    <p className="mb-1">
       Full charge:{' '}
       <span className="text-xl font-bold">
         {present.fullCharge === null ? 'not known' : massText(grams(present.fullCharge), view.system)}
@@ -74,7 +77,41 @@ function Weigh({
         <span className="font-semibold text-green underline underline-offset-4">Bottle on the scale</span>
         <span className="text-soft">before and after, less what stays in the hoses</span>
       </summary>
-      <div className="grid gap-x-6 sm:grid-cols-3">
+      <Choices
+        label="Scale"
+        value={draft.way}
+        onChange={(way) => change({ way: way as Weighing['way'] })}
+        choices={[
+          { value: 'twice', words: 'bottle before and after' },
+          { value: 'zeroed', words: 'zeroed, it counts' },
+        ]}
+      />
+      <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
+        {draft.way === 'zeroed' ? (
+          <TextField
+            label="Counted"
+            className="text-xl font-semibold"
+            hint={`A bare number is in ${place.mass}.`}
+            value={draft.counted}
+            onChange={(event) => change({ counted: event.target.value })}
+          />
+        ) : (
+          <>
+            <TextField
+              label="Before"
+              className="text-xl font-semibold"
+              hint={`A bare number is in ${place.mass}.`}
+              value={draft.before}
+              onChange={(event) => change({ before: event.target.value })}
+            />
+            <TextField
+              label="After"
+              className="text-xl font-semibold"
+              value={draft.after}
+              onChange={(event) => change({ after: event.target.value })}
+            />
+          </>
+        )}
         <SelectField
           label="Bottle weighed"
           value={draft.bottle}
@@ -84,20 +121,12 @@ function Weigh({
             ...bottles.map((each) => ({ value: each.id, words: each.serial })),
           ]}
         />
-        <TextField
-          label="Before"
-          className="text-xl font-semibold"
-          hint={`A bare number is in ${place.mass}.`}
-          value={draft.before}
-          onChange={(event) => change({ before: event.target.value })}
-        />
-        <TextField
-          label="After"
-          className="text-xl font-semibold"
-          value={draft.after}
-          onChange={(event) => change({ after: event.target.value })}
-        />
       </div>
+      {scale === 'g' && (
+        <p className="mb-2 border-l-4 border-green pl-3">
+          Stop about 15 g early: what is in the hose still runs in.
+        </p>
+      )}
       <p className="mb-1 font-semibold">Hoses</p>
       <Choices
         label="Hoses"

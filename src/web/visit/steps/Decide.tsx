@@ -16,6 +16,7 @@ import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { rodSentence } from '../../../words/rod';
 import { whyWords } from '../../../words/why';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { LeaksPanel } from '../panels/LeaksPanel';
 import { NoteCard } from '../panels/NoteCard';
 import { StepCalculators } from '../panels/StepCalculators';
@@ -32,20 +33,34 @@ const LEGAL: readonly FormKind[] = [
 ];
 
 export function Decide() {
-  const { view } = useVisit();
+  const { view, leaks } = useVisit();
+  const round = useReadingRound();
   const write = useWriteSheet();
   return (
     <>
       <Law />
       <LeaksPanel />
-      <Section title="Decide">
-        <NoteCard name="decision" spec={noteForm('decision')} save="Save the decision" />
-      </Section>
+      <NoteCard
+        name="decision"
+        spec={noteForm('decision')}
+        first={['choice', 'until', 'why']}
+        save="Save the decision"
+        atThumb
+      />
+      <Fold title="On the drawing" about="leaks by their state">
+        <VisitDrawing
+          label="The machine, with its leaks"
+          round={round}
+          values={false}
+          onPart={() => undefined}
+          shown={(part) => ({ leaks: leaks.filter((leak) => leak.part === part.id).length })}
+        />
+      </Fold>
       <StepCalculators />
       <Fold title="What if gas went in?" about="what the law will ask at the next top-off">
         <WhatIf view={view} />
       </Fold>
-      <Section title="In law">
+      <Fold title="In law" about="extension, shutdown, plan, conversion, retirement">
         <div className="flex flex-wrap gap-2">
           {LEGAL.map((kind) => (
             <Button
@@ -57,7 +72,7 @@ export function Decide() {
             </Button>
           ))}
         </div>
-      </Section>
+      </Fold>
     </>
   );
 }

@@ -1,9 +1,13 @@
 /** Step 14: the service record on one page, signed on the screen, and what is due now. */
 import { useState } from 'react';
 import { Printer } from 'lucide-react';
+import clsx from 'clsx';
+import { Link } from 'react-router';
 import { unspokenValves } from '../../../core/visit/guards';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { waitingDeeds } from '../../data/deeds';
+import { useVisitRows } from '../../data/queries';
+import { visitAddress } from '../../data/visitAddress';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
@@ -11,23 +15,66 @@ import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { ServiceRecord } from '../paper/ServiceRecord';
 import { SignaturePad } from '../paper/SignaturePad';
+import { MainAction } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function HandOver() {
   const { record } = useVisit();
+  const [whole, setWhole] = useState(false);
   const signed = notesOf(record.entries, 'signed').length > 0;
   return (
     <>
-      <div className="no-print mb-3">
-        <Button onClick={() => window.print()}>
-          <Printer aria-hidden="true" size={20} /> Print
-        </Button>
+      <div
+        className={clsx(
+          'relative',
+          !whole && 'max-lg:max-h-[55vh] max-lg:overflow-hidden print:max-h-none print:overflow-visible',
+        )}
+      >
+        <ServiceRecord />
+        {!whole && (
+          <div className="no-print absolute inset-x-0 bottom-0 flex gap-2 border-t border-line bg-paper py-2 lg:static lg:border-0">
+            <Button className="lg:hidden" onClick={() => setWhole(true)}>
+              The whole record
+            </Button>
+            <Button onClick={() => window.print()}>
+              <Printer aria-hidden="true" size={20} /> Print
+            </Button>
+          </div>
+        )}
       </div>
-      <ServiceRecord />
+      <OtherMachines />
       {!signed && <Sign />}
     </>
+  );
+}
+
+/** One visit, several machines: each has its record, and each is handed over. */
+function OtherMachines() {
+  const { visitId, view } = useVisit();
+  const rows = useVisitRows(visitId).data?.rows ?? [];
+  const others = rows.filter((row) => row.applianceId !== view.machine.appliance.id);
+  if (others.length === 0) return null;
+  return (
+    <section aria-label="Other machines of this visit" className="no-print mt-3">
+      <p className="font-semibold">Other machines of this visit</p>
+      <ul>
+        {others.map((row) => (
+          <li key={row.applianceId} className="rule-b">
+            <Link
+              className="flex min-h-11 items-center justify-between gap-3 text-green underline underline-offset-4"
+              to={visitAddress(visitId, row.applianceId, 'handOver')}
+            >
+              {row.machineName}
+              <span className={row.handedOver ? 'text-soft' : 'text-ochre'}>
+                {row.handedOver ? 'handed over' : '◐ not handed over yet'}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -115,14 +162,11 @@ function Sign() {
       />
       <WriterField />
       <ApiError error={deed.error} />
-      <Button
-        weight="main"
-        className="w-full sm:w-auto"
-        disabled={deed.writing || blocked.length > 0}
-        onClick={() => void sign()}
-      >
-        Hand over
-      </Button>
+      <MainAction>
+        <Button weight="main" disabled={deed.writing || blocked.length > 0} onClick={() => void sign()}>
+          Hand over
+        </Button>
+      </MainAction>
     </Section>
   );
 }

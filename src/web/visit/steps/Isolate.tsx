@@ -1,23 +1,38 @@
-/** Step 7: pump down, valve off or recover; valves as a list to be opened again; gas by weight, never let out. */
-import { Section } from '../../parts/Page';
-import { GasCard, useVisitGas } from '../panels/GasCard';
+/** Step 7: pump down, valve off or recover; valves by touch; gas by weight, never let out. */
+import { notesOf } from '../../../core/visit/visitRecord';
 import { noteForm } from '../../../record/forms';
+import { Fold } from '../../parts/Fold';
+import { SectionDrawing } from '../drawing/SectionDrawing';
+import { DisconnectedPanel } from '../panels/DisconnectedPanel';
+import { GasCard, useVisitGas } from '../panels/GasCard';
 import { NoteCard } from '../panels/NoteCard';
 import { StepCalculators } from '../panels/StepCalculators';
 import { ValvesPanel } from '../panels/ValvesPanel';
+import { useVisit } from '../visitContext';
 
 export function Isolate() {
+  const { record } = useVisit();
   const gas = useVisitGas('refrigerantRecovered');
+  const recovering = notesOf(record.entries, 'isolation').at(-1)?.note.way === 'recoverAll';
   return (
     <>
-      <NoteCard name="isolation" spec={noteForm('isolation')} save="Save how it was isolated" />
+      <SectionDrawing />
       <ValvesPanel />
-      <Section title="Gas recovered">
-        <p className="mb-3 text-soft">
-          What is weighed out tells how much the machine had lost. Each bottle is an entry of its own.
-        </p>
+      <NoteCard
+        name="isolation"
+        spec={noteForm('isolation')}
+        first={['way', 'downTo', 'foundAt', 'openedToAir']}
+        save="Save how it was isolated"
+        atThumb
+      />
+      <Fold
+        title="Gas recovered"
+        about="by weight, each bottle an entry of its own"
+        open={recovering && !record.entries.some(({ entry }) => entry.kind === 'refrigerantRecovered')}
+      >
         <GasCard form={gas} words="Write the gas down as recovered" />
-      </Section>
+      </Fold>
+      <DisconnectedPanel />
       <StepCalculators />
     </>
   );

@@ -1,86 +1,158 @@
-/** Step 3: what the readings say: ranked causes with reasons for and against, and the reading that tells most next. */
-import { CONDENSER_SPLIT } from '../../../core/bench/targets';
-import { observe } from '../../../core/judge/observe';
-import { judge } from '../../../core/judge/rank';
-import { type Observed, READING_NAMES } from '../../../core/judge/readings';
-import { valueOf } from '../../../core/visit/stated';
-import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
-import { Causes, Next } from '../../calculators/parts/Causes';
-import { useTable } from '../../data/useTable';
-import { Loaded } from '../../parts/Page';
+/** Step 3: what the readings say: the leading causes beside the drawing, what speaks for each, and what to read next. */
+import { useState } from 'react';
+import type { CauseName } from '../../../core/judge/causes';
+import { type Judgement, judge } from '../../../core/judge/rank';
+import type { Reading } from '../../../core/judge/readings';
+import type { Figures } from '../../../core/visit/readings/figures';
+import { type PlaceName, partOfPlace } from '../../../core/visit/readings/places';
 import { carrying } from '../../../core/visit/notes';
-import { noteForm, oneReading } from '../../../record/forms';
+import { CAUSE_WORDS } from '../../../words/judge';
+import { NUMBER_WORDS, placeWords } from '../../../words/readings';
+import { noteForm } from '../../../record/forms';
+import { Causes } from '../../calculators/parts/Causes';
+import { useTable } from '../../data/useTable';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { Fold } from '../../parts/Fold';
+import { Loaded } from '../../parts/Page';
+import { type Round, VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { NoteCard } from '../panels/NoteCard';
-import { usualDifference } from '../../../record/circuitOf';
+import { useReadings } from '../readings/useReadings';
+import { MainAction } from '../StepBar';
+import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
-import { SoFar } from './Read';
+
+const LEADING = 3;
+
+/** Where a reading of the judge is taken: superheat at the suction line, subcooling at the liquid line. */
+const placeOf = (reading: Reading): PlaceName =>
+  reading === 'superheat' ? 'suctionLine' : reading === 'subcooling' ? 'liquidLine' : reading;
 
 export function JudgeStep() {
-  const { view, record, atmosphere } = useVisit();
+  const { view } = useVisit();
   const table = useTable(view.standing.present.refrigerant.name);
-  const so = readingsSoFar(record.entries);
-  const number = (name: string) => readNumber(so, name);
+  const { now, figuresFor } = useReadings();
+  const figures = figuresFor(now);
+  return <Loaded query={table}>{() => figures && <Judged figures={figures} />}</Loaded>;
+}
+
+function Judged({ figures }: { figures: Figures }) {
+  const { map } = useVisit();
+  const round = useReadingRound();
+  const [looked, setLooked] = useState<CauseName | null>(null);
+  const judgement = judge(figures.observed);
+  const cause = judgement.ranked.find((each) => each.cause === looked) ?? null;
+  const partsOf = (readings: readonly { reading: Reading }[]) =>
+    new Set(readings.flatMap(({ reading }) => partOfPlace(map, placeOf(reading))?.id ?? []));
+  const speaking = { for: partsOf(cause?.reasonsFor ?? []), against: partsOf(cause?.reasonsAgainst ?? []) };
+  const nothing = Object.keys(figures.observed).length === 0;
   return (
     <>
-      <SoFar />
-      <Loaded query={table}>
-        {(loaded) => {
-          const amps = number('amps');
-          const rated = number('rated');
-          const read = observe({
-            table: loaded,
-            atmosphere,
-            suction: number('suction'),
-            head: number('head'),
-            suctionLine: number('suctionLine'),
-            liquidLine: number('liquidLine'),
-            box: number('box'),
-            ambient: number('ambient'),
-            standing: number('standing'),
-            difference: usualDifference(view),
-            split: CONDENSER_SPLIT.standard,
-            ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
-          });
-          const signs = Object.fromEntries(
-            READING_NAMES.flatMap((name) => {
-              const value = valueOf(so.signs[name]);
-              return value === null ? [] : [[name, value]];
-            }),
-          );
-          const observed = { ...read.observed, ...signs } as Observed;
-          const judgement = judge(observed);
-          const shares = Object.fromEntries(judgement.ranked.map((each) => [each.cause, each.share]));
-          return (
-            <>
-              {Object.keys(observed).length === 0 && (
-                <p className="mb-3 text-soft">
-                  Nothing was read yet: the causes stand as often as they are met. Each reading moves them.
-                </p>
-              )}
-              <Causes judgement={judgement} />
-              <Next judgement={judgement} />
-              {judgement.next && (
-                <NoteCard
-                  key={judgement.next.reading}
-                  name={`next ${judgement.next.reading}`}
-                  spec={oneReading(judgement.next.reading)}
-                  save="Read it now"
-                  main={false}
-                />
-              )}
-              <NoteCard
-                name="verdict"
-                spec={noteForm('judgement')}
-                save="Save the diagnosis"
-                alter={(entry) => [carrying(entry, { causes: shares })]}
-              />
-              <p className="text-soft">
-                A help to think, not a diagnosis of its own. Confirm before you open or add anything.
-              </p>
-            </>
-          );
-        }}
-      </Loaded>
+      <Leading judgement={judgement} looked={looked} onLook={setLooked} nothing={nothing} />
+      <Lacking figures={figures} round={round} />
+      <VisitDrawing
+        label="The machine, with what speaks for a cause and against it"
+        asked={judgement.next ? [placeOf(judgement.next.reading)] : []}
+        round={round}
+        shown={(part) => ({
+          lit: speaking.for.has(part.id) ? 'for' : speaking.against.has(part.id) ? 'against' : null,
+        })}
+      />
+      {judgement.next && (
+        <MainAction>
+          <Button weight="main" onClick={() => judgement.next && round.read(placeOf(judgement.next.reading))}>
+            Read next: {placeWords(placeOf(judgement.next.reading)).toLowerCase()}
+          </Button>
+        </MainAction>
+      )}
+      <Fold title="All causes, with their reasons" about="what speaks for each and against it">
+        <Causes judgement={judgement} />
+      </Fold>
+      <Fold title="In your own words" about="the diagnosis as the paper will say it">
+        <NoteCard
+          name="verdict"
+          spec={noteForm('judgement')}
+          save="Save the diagnosis"
+          alter={(entry) => [carrying(entry, { causes: sharesOf(judgement) })]}
+        />
+      </Fold>
+      <p className="text-soft">A help to think, no diagnosis of its own. Confirm before you open or add.</p>
     </>
+  );
+}
+
+const sharesOf = ({ ranked }: Judgement): Record<string, number> =>
+  Object.fromEntries(ranked.map((each) => [each.cause, each.share]));
+
+/** The first few, as large as the rest is small: touching one lights up its places. */
+function Leading({
+  judgement,
+  looked,
+  onLook,
+  nothing,
+}: {
+  judgement: Judgement;
+  looked: CauseName | null;
+  onLook: (cause: CauseName | null) => void;
+  nothing: boolean;
+}) {
+  const { newEntry } = useVisit();
+  const deed = useVisitWrite('take the diagnosis');
+  const take = (cause: CauseName) =>
+    void deed.save(
+      [newEntry('readings', { tool: 'judgement', verdict: CAUSE_WORDS[cause], causes: sharesOf(judgement) })],
+      `Diagnosis: ${CAUSE_WORDS[cause].toLowerCase()}.`,
+    );
+  return (
+    <section aria-label="Leading causes" className="mb-2">
+      {nothing && (
+        <p className="mb-1 text-soft">
+          Nothing that speaks was read yet: the causes stand as often as they are met.
+        </p>
+      )}
+      <ol>
+        {judgement.ranked.slice(0, LEADING).map(({ cause, share }, index) => (
+          <li key={cause}>
+            <button
+              type="button"
+              aria-pressed={looked === cause}
+              className={`flex min-h-11 w-full cursor-pointer items-center gap-2 text-left ${index === 0 ? 'text-lg font-bold' : ''} ${looked === cause ? 'text-green' : ''}`}
+              onClick={() => onLook(looked === cause ? null : cause)}
+            >
+              <span className="w-14 shrink-0 text-right tabular-nums">{Math.round(share * 100)} %</span>
+              <span className="min-w-0">{CAUSE_WORDS[cause]}</span>
+            </button>
+            {looked === cause && (
+              <div className="mb-1 pl-16">
+                <p className="text-soft">Ringed: what speaks for it. Dashed: what speaks against it.</p>
+                <ApiError error={deed.error} />
+                <Button disabled={deed.writing} onClick={() => take(cause)}>
+                  This is my diagnosis
+                </Button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** A reading that cannot speak, and the one that it needs: never dropped unsaid. */
+function Lacking({ figures, round }: { figures: Figures; round: Round }) {
+  if (figures.lacking.length === 0) return null;
+  return (
+    <ul className="mb-2" aria-label="Readings that cannot speak yet">
+      {figures.lacking.map(({ reading, needs }) => (
+        <li key={reading} className="flex flex-wrap items-center gap-x-3 border-l-4 border-ochre pl-3">
+          <span>
+            ◐ {NUMBER_WORDS[reading]} says nothing without {NUMBER_WORDS[needs].toLowerCase()}.
+          </span>
+          <Button weight="quiet" className="-ml-4" onClick={() => round.read(needs)}>
+            Read it
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,22 +1,29 @@
 /** Step 13: a checklist that knows what this visit touched, and what the next person should know. */
 import { useState } from 'react';
-import { type CheckItem, checklist } from '../../../core/visit/touched';
+import { type CheckItem, checklist, touchedParts } from '../../../core/visit/touched';
 import { isNotDone } from '../../../core/visit/stated';
 import { kindForm } from '../../../record/forms';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
-import { CHECK_WORDS } from '../../../words/leaks';
+import { CHECK_WORDS, checkItemWords } from '../../../words/leaks';
+import { Fold } from '../../parts/Fold';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
+import { DisconnectedPanel } from '../panels/DisconnectedPanel';
 import { NoteCard } from '../panels/NoteCard';
 import { useVisitWrite } from '../useVisitWrite';
 import { ValvesPanel } from '../panels/ValvesPanel';
+import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 export function LeaveRight() {
-  const { record, view } = useVisit();
+  const { record, view, map } = useVisit();
   const items = checklist(record.entries, view.standing.history.entries);
   const open = items.filter((item) => item.answer === null).length;
+  const round = useReadingRound();
+  const touched = touchedParts(record.entries, map);
+  const left = items.find((item) => item.answer === null && item.check !== 'valveReopened');
   return (
     <>
       <Section
@@ -31,23 +38,57 @@ export function LeaveRight() {
         </ul>
       </Section>
       <ValvesPanel />
-      <Section title="Notes to the next person">
+      <Fold title="On the drawing" about="what was touched">
+        <VisitDrawing
+          label="The machine, with what was touched"
+          round={round}
+          values={false}
+          onPart={() => undefined}
+          shown={(part) => ({ open: open > 0 && touched.has(part.id) })}
+        />
+      </Fold>
+      {left && <DoneNext key={left.id} item={left} />}
+      <DisconnectedPanel />
+      <Fold title="Notes to the next person" about="what they cannot know, and would wrongly correct">
         <NoteCard name="notes" spec={kindForm('handover')} save="Save the notes" />
-      </Section>
+      </Fold>
     </>
   );
 }
 
-function Item({ item }: { item: CheckItem }) {
+/** At the thumb: the next of the list. */
+function DoneNext({ item }: { item: CheckItem }) {
+  const { words, deed, answer } = useAnswer(item);
+  return (
+    <MainAction>
+      <Button weight="main" disabled={deed.writing} onClick={() => void answer('yes')}>
+        {words}: done
+      </Button>
+    </MainAction>
+  );
+}
+
+function useAnswer(item: CheckItem) {
   const { newEntry } = useVisit();
   const deed = useVisitWrite(`check ${item.id}`);
+  const about = item.check === 'putBack' ? checkItemWords(item.id).replace(/:.*/, '') : item.about;
+  const words =
+    about === null ? CHECK_WORDS[item.check] : `${about}: ${CHECK_WORDS[item.check].toLowerCase()}`;
+  const answer = (given: 'yes' | { notDone: string }) =>
+    deed.save(
+      [newEntry('readings', { tool: 'checklist', item: item.id, answer: given })],
+      `${words}.`,
+      'quiet',
+    );
+  return { words, deed, answer };
+}
+
+function Item({ item }: { item: CheckItem }) {
+  const { words, deed, answer: write } = useAnswer(item);
   const [saying, setSaying] = useState(false);
   const [why, setWhy] = useState('');
-  const words =
-    item.about === null ? CHECK_WORDS[item.check] : `${item.about}: ${CHECK_WORDS[item.check].toLowerCase()}`;
   const answer = async (given: 'yes' | { notDone: string }) => {
-    const entry = newEntry('readings', { tool: 'checklist', item: item.id, answer: given });
-    if (await deed.save([entry], `${words}.`)) setSaying(false);
+    if (await write(given)) setSaying(false);
   };
   const done = item.answer === 'yes';
   return (
@@ -59,9 +100,9 @@ function Item({ item }: { item: CheckItem }) {
           {isNotDone(item.answer) && <span className="text-ochre"> · not done: {item.answer.notDone}</span>}
           {done && <span className="sr-only">, done</span>}
         </p>
-        {item.check === 'valveReopened'
+        {['valveReopened', 'putBack'].includes(item.check)
           ? item.answer === null && (
-              <span className="text-ochre">open it below, or say that it stays shut</span>
+              <span className="text-ochre">put it back below, or say that it stays so</span>
             )
           : !done && (
               <div className="no-print flex gap-2">

@@ -1,38 +1,36 @@
-/** Step 12: it runs as it should, and the legal tests that the case asks for, first and second. */
+/** Step 12: it runs as it should: read again, compared with as found, and the second test that the case asks. */
 import { openObligations, stateOf } from '../../../core/rules/obligation';
 import { unjudged } from '../../../core/rules/unjudged';
-import { conditionsOf } from '../../../core/visit/evidence';
-import { carrying } from '../../../core/visit/notes';
-import { valueOf } from '../../../core/visit/stated';
-import { CannotJudge } from '../../panels/CannotJudge';
-import type { Values } from '../../../record/field';
-import { kindForm } from '../../../record/forms';
-import { fromSi } from '../../../core/quantity/measure';
-import { Section } from '../../parts/Page';
-import { DutyMark } from '../../parts/StateMark';
+import { AMPLE } from '../../../core/visit/readings/places';
+import { kindForm, noteForm } from '../../../record/forms';
 import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
-import { TEST_METHOD_WORDS } from '../../../words/leaks';
+import { CannotJudge } from '../../panels/CannotJudge';
+import { Fold } from '../../parts/Fold';
+import { DutyMark } from '../../parts/StateMark';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { LeaksPanel } from '../panels/LeaksPanel';
-import { noteForm } from '../../../record/forms';
+import { SecondTest } from '../panels/LegalTest';
 import { NoteCard } from '../panels/NoteCard';
-import { TestsPanel } from '../panels/TestsPanel';
 import { StepCalculators } from '../panels/StepCalculators';
+import { TestsPanel } from '../panels/TestsPanel';
+import { OtherPlaces, ReadOn, Series } from '../readings/Reading';
 import { useVisit } from '../visitContext';
+
+const RUNNING = AMPLE.filter((place) => place !== 'standing');
 
 export function Prove() {
   const { record } = useVisit();
+  const round = useReadingRound();
   const running = record.entries.some(({ entry }) => entry.kind === 'normalOperation');
   return (
     <>
+      <VisitDrawing label="The machine: touch a place to read it as it runs now" round={round} />
+      <ReadOn round={round} also={RUNNING} />
+      <Series />
       <Asked />
-      <LegalTest />
-      <TestsPanel />
-      <LeaksPanel />
-      <Section title="How it runs now">
-        <NoteCard name="proof" spec={noteForm('proof')} save="Save how it runs" main={false} />
-      </Section>
-      <Section title="Normal operation">
+      <SecondTest />
+      <Fold title="Normal operation" about={running ? 'written down' : 'the day on which it was reached'}>
         {running ? (
           <p className="text-soft">Written down: it reached normal operation.</p>
         ) : (
@@ -43,7 +41,15 @@ export function Prove() {
             main={false}
           />
         )}
-      </Section>
+      </Fold>
+      <Fold title="Control, defrost, second search" about="cut-in and cut-out, works, clean">
+        <NoteCard name="proof" spec={noteForm('proof')} save="Save how it runs" main={false} />
+      </Fold>
+      <Fold title="Tests and leaks" about="of this visit">
+        <TestsPanel />
+        <LeaksPanel />
+      </Fold>
+      <OtherPlaces round={round} />
       <StepCalculators />
     </>
   );
@@ -57,12 +63,10 @@ function Asked() {
     (each) => each.kind === 'initialTest' || each.kind === 'followUpTest',
   );
   return (
-    <Section title="What the case asks">
+    <section aria-label="What the case asks">
       <CannotJudge standing={standing} system={system} />
       {tests.length === 0 && unjudged(standing) === null && (
-        <p className="text-soft">
-          No test is due by law. A repair is tested all the same: first before gas goes in, then once it runs.
-        </p>
+        <p className="mb-2 text-soft">No test is due by law. A repair is tested all the same.</p>
       )}
       <ul>
         {tests.map((each) => (
@@ -74,55 +78,6 @@ function Asked() {
           </li>
         ))}
       </ul>
-    </Section>
-  );
-}
-
-/** The legal test, with the conditions of the last hold or joint test put in: typed once, used twice. */
-function LegalTest() {
-  const { view, record, atmosphere, units } = useVisit();
-  const leaks = [...view.standing.leaks.byId.values()];
-  const repaired = leaks.filter((leak) => leak.state === 'repaired').map((leak) => leak.id);
-  const tested = leaks.filter((leak) => leak.state === 'tested').map((leak) => leak.id);
-  const second = repaired.length === 0 && tested.length > 0;
-  const last = record.entries.findLast(({ entry }) => entry.kind === 'pressureHold')?.entry;
-  const conditions = last ? conditionsOf(last, atmosphere) : null;
-  const joint = valueOf(conditions?.atJoint);
-  const method = valueOf(conditions?.method);
-  const unit = units === 'us' ? 'psig' : 'bar';
-  const given: Values = {
-    stage: second ? 'followUp' : 'initial',
-    leakIds: second ? tested : repaired,
-    ...(second
-      ? { testGas: 'refrigerant' }
-      : {
-          section: conditions?.section ?? '',
-          testGas: valueOf(conditions?.testGas) ?? '',
-          atJoint: joint
-            ? { value: Number(fromSi('pressure', joint.si, unit, atmosphere).toFixed(1)), unit }
-            : null,
-          method: method ? TEST_METHOD_WORDS[method] : '',
-        }),
-  };
-  const more = {
-    minutes: conditions?.minutes,
-    valvesOpen: conditions?.valvesOpen,
-    valvesShut: conditions?.valvesShut,
-  };
-  return (
-    <Section title={second ? 'Second test' : 'First test'}>
-      <NoteCard
-        key={`${given['stage'] as string} ${last?.id ?? ''} ${repaired.join()} ${tested.join()}`}
-        name={`legal ${given['stage'] as string} ${last?.id ?? ''} ${repaired.join()} ${tested.join()}`}
-        spec={kindForm('verificationTest')}
-        given={given}
-        save="Write the test down"
-        alter={(entry) => [
-          entry.kind === 'verificationTest' && entry.stage === 'initial' && conditions
-            ? carrying(entry, { 'x-conditions': more })
-            : entry,
-        ]}
-      />
-    </Section>
+    </section>
   );
 }

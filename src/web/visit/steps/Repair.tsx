@@ -1,161 +1,147 @@
-/** Step 8: each leak and how it was repaired, what was heated or bent, the drier, parts by date, settings before and after. */
-import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
-import { carrying } from '../../../core/visit/notes';
-import { kindForm } from '../../../record/forms';
-import { draftOf } from '../../../record/statedDraft';
-import { leakDraftOf } from '../../../record/leakDraft';
-import { Section } from '../../parts/Page';
-import { dayWords } from '../../../words/dates';
-import { METAL_WORDS, jointWords } from '../../../words/leaks';
+/** Step 8: what was done, said at its place on the drawing: leak, place and joint are known from there. */
+import { useState } from 'react';
+import type { MapPart } from '../../../core/visit/circuit/map';
+import { nextLeaks } from '../../../core/visit/search';
+import { partWords } from '../../../words/circuit';
+import { kindForm, noteForm } from '../../../record/forms';
+import { Button } from '../../parts/Button';
+import { Fold } from '../../parts/Fold';
+import { Sheet } from '../../parts/Sheet';
+import { Tray } from '../../parts/Tray';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { LeaksPanel } from '../panels/LeaksPanel';
-import { type Form, noteForm } from '../../../record/forms';
 import { NoteCard } from '../panels/NoteCard';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { PartLabels } from '../panels/PartLabels';
+import { Exchange } from '../repair/Exchange';
+import { LeakRepair } from '../repair/LeakRepair';
+import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
 
+const WORKS = {
+  leak: 'A leak repaired here',
+  part: 'Part fitted',
+  heated: 'Heated or bent',
+  preventive: 'Preventive work',
+  exchange: 'Exchanged on suspicion',
+} as const;
+type Work = keyof typeof WORKS;
+
 export function Repair() {
-  const { view, leaks } = useVisit();
+  const { view, leaks, record } = useVisit();
+  const round = useReadingRound();
+  const [touched, setTouched] = useState<MapPart | null>(null);
+  const [doing, setDoing] = useState<{ work: Work; part: MapPart | null } | null>(null);
   const open = view.standing.leaks.open();
+  const first = leaks.find((leak) => open.some((each) => each.id === leak.id));
+  const coming = nextLeaks(view.standing.history.entries);
   return (
     <>
-      <LeaksPanel />
-      <Section title="Repair a leak">
-        {open.length === 0 && (
-          <p className="mb-3 text-soft">
-            No confirmed leak is open. What is repaired without one counts as found and repaired today;
-            preventive work stands below.
-          </p>
-        )}
-        <NoteCard
-          name="repair"
-          spec={kindForm('leakRepaired')}
-          save="Write the repair down"
-          below={(values) => <Advice one={values['joint.one']} other={values['joint.other']} />}
-        />
-      </Section>
-      {leaks.some((leak) => leak.state === 'suspected') && <Exchange />}
-      <Section title="Drier">
-        <NoteCard name="drier" spec={noteForm('drier')} save="Save the drier" main={false} />
-      </Section>
-      <Section title="Parts">
-        <NoteCard name="part" spec={kindForm('partFitted')} save="Write the part down" main={false} />
-        <Labels />
-      </Section>
-      <Section title="Heated or bent">
-        <NoteCard name="heated" spec={noteForm('heated')} save="Put it on the list of tests" main={false} />
-      </Section>
-      <Section title="Settings of controls">
-        <NoteCard name="setting" spec={noteForm('setting')} save="Save the setting" main={false} />
-      </Section>
-      <Section title="Preventive work">
-        <NoteCard name="preventive" spec={noteForm('preventive')} save="Write the work down" main={false} />
-      </Section>
-    </>
-  );
-}
-
-function Advice({ one, other }: { one: unknown; other: unknown }) {
-  const metals = [draftOf(one).text, draftOf(other).text];
-  const [first, second] = metals.map(
-    (text) => METALS.find((each) => each === text) ?? null,
-  ) as (Metal | null)[];
-  if (!first || !second) return null;
-  return (
-    <p className="mb-4 border-l-4 border-green pl-3">
-      <span className="font-semibold">
-        {METAL_WORDS[first]} to {METAL_WORDS[second]}:
-      </span>{' '}
-      {jointWords(jointAdvice(first, second))} Wet rag on valves.
-    </p>
-  );
-}
-
-/** A part that shows no bubbles and is exchanged on suspicion: the law counts it as found and repaired, the owner is not told so. */
-function Exchange() {
-  const { leaks, view, newEntry } = useVisit();
-  const suspected = leaks.filter((leak) => leak.state === 'suspected');
-  const { visitId } = useVisit();
-  // Made once with the draft: a second try, also after a reload, names the same leak.
-  const {
-    draft: leak,
-    set: keepLeak,
-    forget: forgetLeak,
-  } = useKeptDraft(
-    `${visitId} ${view.machine.appliance.id} exchangeLeak`,
-    () => leakDraftOf(null, view.names.leaks).fresh,
-  );
-  const leakId = leak.id;
-  const spec: Form = {
-    kind: 'leakRepaired',
-    title: 'Exchanged on suspicion',
-    about:
-      'For a part whose leak cannot be shown in place. In law it counts as found and repaired today; it is told as suspected until the bench proves it.',
-    fields: [
-      {
-        key: 'part',
-        label: 'Suspected part',
-        type: 'choice',
-        choices: suspected.map((leak) => ({ value: leak.part ?? '', words: leak.place })),
-      },
-      { key: 'how', label: 'What was exchanged', type: 'long' },
-      { key: 'evacuated', label: 'Evacuated for it', type: 'check', initial: false },
-    ],
-    fixed: { leakId, label: leak.label, onSuspicion: true },
-  };
-  return (
-    <Section title="Exchange a suspected part">
-      <NoteCard
-        name="exchange"
-        spec={spec}
-        save="Write the exchange down"
-        onSaved={forgetLeak}
-        alter={(entry) => {
-          keepLeak(leak);
-          const part = entry.kind === 'leakRepaired' ? (entry.part ?? '') : '';
-          const story = suspected.find((leak) => leak.part === part) ?? suspected[0];
-          const spot = newEntry('search', {
-            tool: 'spot',
-            part,
-            words: story?.place ?? part,
-            mark: 'hit',
-            grade: story?.grade ?? null,
-            leakId,
-          });
-          const evidence = story?.grade
-            ? newEntry('search', { tool: 'evidence', leakId, grade: story.grade, words: story.place })
-            : null;
-          return [
-            carrying(entry, { 'x-place': story?.place ?? '' }),
-            ...[spot, evidence].filter((each) => each !== null),
-          ];
-        }}
+      <VisitDrawing
+        label="The machine: touch the part that was worked on"
+        round={round}
+        values={false}
+        onPart={setTouched}
+        shown={(part) => ({
+          leaks: leaks.filter((leak) => leak.part === part.id && leak.state !== 'dismissed').length,
+          mark: coming.some((each) => each.part === part.id) ? 'nextLeak' : null,
+        })}
       />
-    </Section>
+      <MainAction>
+        <Button weight="main" onClick={() => setDoing({ work: 'leak', part: null })}>
+          {first ? `Repair ${first.label}` : 'A leak repaired'}
+        </Button>
+      </MainAction>
+      <LeaksPanel />
+      {coming.map((each) => (
+        <p key={each.part} className="mb-2 border-l-4 border-ochre pl-3">
+          → Will be the next leak: <span className="font-semibold">{each.words}</span>, {each.why}. Do it too.
+        </p>
+      ))}
+      <Fold
+        title="Drier"
+        about="changed last before the vacuum, and dated; or why not"
+        open={open.length === 0 && !record.entries.some(({ entry }) => entry.kind === 'partFitted')}
+      >
+        <NoteCard
+          name="drier"
+          spec={noteForm('drier')}
+          first={['changed']}
+          save="Save the drier"
+          main={false}
+        />
+      </Fold>
+      <Fold title="Settings of controls" about="before and after">
+        <NoteCard name="setting" spec={noteForm('setting')} save="Save the setting" main={false} />
+      </Fold>
+      <Fold title="Without the drawing" about="part fitted, heated or bent, preventive work">
+        <div className="grid grid-cols-2 gap-2">
+          {(['part', 'heated', 'preventive', 'exchange'] as const).map((work) => (
+            <Button key={work} className="min-h-14" onClick={() => setDoing({ work, part: null })}>
+              {WORKS[work]}
+            </Button>
+          ))}
+        </div>
+      </Fold>
+      <PartLabels />
+      {touched && (
+        <Tray title={partWords(touched)} onClose={() => setTouched(null)}>
+          <div className="grid grid-cols-2 gap-2">
+            {(Object.keys(WORKS) as Work[]).map((work) => (
+              <Button
+                key={work}
+                className="min-h-14"
+                onClick={() => {
+                  setDoing({ work, part: touched });
+                  setTouched(null);
+                }}
+              >
+                {WORKS[work]}
+              </Button>
+            ))}
+          </div>
+        </Tray>
+      )}
+      {doing && <Doing {...doing} onClose={() => setDoing(null)} />}
+    </>
   );
 }
 
-/** What to write on what was fitted today: a part without its date has no age. */
-function Labels() {
-  const { record, view } = useVisit();
-  const named = record.entries.flatMap(({ entry, day }) => {
-    if (entry.kind !== 'partFitted') return [];
-    const { part, preventive, changed, tool } = entry as unknown as Record<string, unknown>;
-    if (typeof part !== 'string' || preventive === true || (tool === 'drier' && changed !== 'yes')) return [];
-    return [{ id: entry.id, part, day }];
-  });
-  if (named.length === 0) return null;
+function Doing({ work, part, onClose }: { work: Work; part: MapPart | null; onClose: () => void }) {
+  const at = part ? partWords(part) : '';
+  const name = `${work} ${part?.id ?? ''}`;
   return (
-    <>
-      <p className="font-semibold">Write on the part</p>
-      <ul className="flex flex-wrap gap-3">
-        {named.map((each) => (
-          <li key={each.id} className="border-2 border-ink bg-card px-4 py-2 text-center">
-            <span className="block text-lg font-bold">{each.part}</span>
-            <span className="block">{dayWords(each.day)}</span>
-            <span className="block text-soft">{view.standing.present.refrigerant.name}</span>
-          </li>
-        ))}
-      </ul>
-    </>
+    <Sheet title={WORKS[work]} subtitle={at} onClose={onClose}>
+      {work === 'leak' && <LeakRepair part={part} onSaved={onClose} />}
+      {work === 'exchange' && <Exchange part={part} onSaved={onClose} />}
+      {work === 'part' && (
+        <NoteCard
+          name={name}
+          spec={kindForm('partFitted')}
+          given={{ part: part ? at : '' }}
+          first={['part', 'why']}
+          save="Write the part down"
+          onSaved={onClose}
+        />
+      )}
+      {work === 'heated' && (
+        <NoteCard
+          name={name}
+          spec={noteForm('heated')}
+          given={{ part: at }}
+          save="Put it on the list of tests"
+          onSaved={onClose}
+        />
+      )}
+      {work === 'preventive' && (
+        <NoteCard
+          name={name}
+          spec={noteForm('preventive')}
+          given={{ part: at }}
+          first={['part', 'how']}
+          save="Write the work down"
+          onSaved={onClose}
+        />
+      )}
+    </Sheet>
   );
 }

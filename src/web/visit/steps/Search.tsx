@@ -1,6 +1,5 @@
 /** Step 5: the circuit map, the order in which it is best searched, what was covered, and the leaks that came of it. */
 import { useMemo, useState } from 'react';
-import { LAYOUTS } from '../../../core/visit/circuit/layouts';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import {
   type Proposed,
@@ -13,27 +12,28 @@ import {
 } from '../../../core/visit/search';
 import { useLeaksOfKind } from '../../data/queries';
 import { kindForm } from '../../../record/forms';
-import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
-import { SelectField } from '../../parts/Field';
-import { Section } from '../../parts/Page';
-import { LAYOUT_WORDS, MARK_WORDS, orderReasonWords, partWords } from '../../../words/circuit';
+import { Fold } from '../../parts/Fold';
+import { MARK_WORDS, orderReasonWords, partWords } from '../../../words/circuit';
 import { LeaksPanel } from '../panels/LeaksPanel';
-import { CircuitDrawing } from '../../drawing/CircuitDrawing';
-import { SpotSheet } from '../drawing/SpotSheet';
+import { OwnDrawing } from '../drawing/OwnDrawing';
+import { SpotTray } from '../drawing/SpotTray';
+import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
+import { MethodTable } from '../panels/MethodTable';
 import { noteForm } from '../../../record/forms';
 import { NoteCard } from '../panels/NoteCard';
-import { useVisitWrite } from '../useVisitWrite';
+import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 const RANKED = 5;
 const ORDER_SHOWN = 8;
 
 export function Search() {
-  const { view, record, map, layout } = useVisit();
+  const { view, record, map } = useVisit();
   const { entries } = view.standing.history;
   const similar = useLeaksOfKind(view.machine.appliance.kind).data;
   const [touched, setTouched] = useState<MapPart | null>(null);
+  const round = useReadingRound();
   const past = useMemo(() => pastLeaks(entries), [entries]);
   const spots = useMemo(() => spotsOf(record.entries), [record]);
   const order = useMemo(
@@ -42,97 +42,78 @@ export function Search() {
   );
   const state = searchState(map, spots);
   const wanted = order.filter((each) => !spots.has(each.part.id) && each.reasons.length > 0);
+  const [first] = wanted;
   return (
     <>
-      <div className="grid gap-x-6 md:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
-        <div>
-          <CircuitDrawing
-            key={layout}
-            map={map}
-            label="Circuit map: touch a part to mark it"
-            onTouch={setTouched}
-            shown={(part) => {
-              const rank = wanted.findIndex((each) => each.part.id === part.id);
-              return {
-                mark: spots.get(part.id)?.mark ?? null,
-                leaks: past.filter((leak) => leak.part === part.id).length,
-                rank: rank >= 0 && rank < RANKED ? rank + 1 : null,
-              };
-            }}
-          />
-          <p className="mb-3 mt-1 text-soft">
-            Thick: high side · thin: low side · numbers: search these first · ◆ leaks of all time
-          </p>
-          <LayoutPick />
-        </div>
-        <Order wanted={wanted} onTouch={setTouched} />
-      </div>
-      <Covered state={state} onTouch={setTouched} />
+      <VisitDrawing
+        label="Circuit map: touch a part to mark it"
+        round={round}
+        values={false}
+        onPart={setTouched}
+        shown={(part) => {
+          const rank = wanted.findIndex((each) => each.part.id === part.id);
+          return {
+            mark: spots.get(part.id)?.mark ?? null,
+            leaks: past.filter((leak) => leak.part === part.id).length,
+            rank: rank >= 0 && rank < RANKED ? rank + 1 : null,
+          };
+        }}
+      />
+      <p className="mb-2 text-soft">
+        {state.done.length} of {state.done.length + state.notYet.length + state.leftOut.length} looked at ·
+        numbers: search these first · ◆ leaks of all time
+      </p>
+      {first && (
+        <MainAction>
+          <Button weight="main" onClick={() => setTouched(first.part)}>
+            Next: {partWords(first.part)}
+          </Button>
+        </MainAction>
+      )}
       <LeaksPanel />
-      <Section title="Oil stains">
+      <Covered state={state} onTouch={setTouched} />
+      <Fold title="Search these first" about="where it leaked, then oil, then what leaks readily">
+        <Order wanted={wanted} onTouch={setTouched} />
+      </Fold>
+      <Fold title="Oil stains" about="place, known cause, cleaned">
         <NoteCard name="stain" spec={noteForm('stain')} save="Write the stain down" main={false} />
-      </Section>
-      {touched && <SpotSheet key={touched.id} part={touched} onClose={() => setTouched(null)} />}
+      </Fold>
+      <Fold title="What finds what" about="and what each method cannot see">
+        <MethodTable />
+      </Fold>
+      <Fold title="This machine’s own drawing" about="add, name or leave out a part">
+        <OwnDrawing />
+      </Fold>
+      {touched && <SpotTray key={touched.id} part={touched} onClose={() => setTouched(null)} />}
     </>
   );
 }
 
 function Order({ wanted, onTouch }: { wanted: readonly Proposed[]; onTouch: (part: MapPart) => void }) {
-  if (wanted.length === 0) return null;
+  if (wanted.length === 0) return <p className="text-soft">Nothing stands out: every part in turn.</p>;
   return (
-    <Section title="Search these first">
-      <ol>
-        {wanted.slice(0, ORDER_SHOWN).map(({ part, reasons }) => (
-          <li key={part.id} className="rule-b">
-            <button
-              type="button"
-              className="min-h-11 w-full cursor-pointer py-1 text-left"
-              onClick={() => onTouch(part)}
-            >
-              <span className="font-semibold">{partWords(part)}</span>
-              <span className="block text-soft">{reasons.map(orderReasonWords).join(', ')}</span>
-            </button>
-          </li>
-        ))}
-      </ol>
-    </Section>
-  );
-}
-
-/** Whose drawing this is can be told better than guessed. */
-function LayoutPick() {
-  const { layout, newEntry } = useVisit();
-  const deed = useVisitWrite('map');
-  return (
-    <>
-      <SelectField
-        label="Drawn as"
-        value={layout}
-        onChange={(event) =>
-          void deed.save(
-            [newEntry('search', { tool: 'map', layout: event.target.value })],
-            'The map of this machine is changed.',
-          )
-        }
-        choices={LAYOUTS.map((value) => ({ value, words: LAYOUT_WORDS[value] }))}
-      />
-      <ApiError error={deed.error} />
-    </>
+    <ol>
+      {wanted.slice(0, ORDER_SHOWN).map(({ part, reasons }) => (
+        <li key={part.id} className="rule-b">
+          <button
+            type="button"
+            className="min-h-11 w-full cursor-pointer py-1 text-left"
+            onClick={() => onTouch(part)}
+          >
+            <span className="font-semibold">{partWords(part)}</span>
+            <span className="block text-soft">{reasons.map(orderReasonWords).join(', ')}</span>
+          </button>
+        </li>
+      ))}
+    </ol>
   );
 }
 
 function Covered({ state, onTouch }: { state: SearchState; onTouch: (part: MapPart) => void }) {
   const { record } = useVisit();
   const written = record.entries.some(({ entry }) => entry.kind === 'leakInspection');
-  const all = state.done.length + state.notYet.length + state.leftOut.length;
   return (
-    <Section title="What was covered">
-      <p>
-        {state.done.length} of {all} parts looked at
-        {state.open.length > 0 &&
-          `, ${String(state.open.length)} with a hit that nothing has confirmed or explained`}
-        {state.leftOut.length > 0 && `, ${String(state.leftOut.length)} left out`}.
-      </p>
+    <Fold title="What was covered" about={coveredWords(state)}>
       {state.leftOut.map(({ part, why, reachable }) => (
         <p key={part.id} className="text-soft">
           {partWords(part)}: {MARK_WORDS.leftOut}, {why}
@@ -182,6 +163,15 @@ function Covered({ state, onTouch }: { state: SearchState; onTouch: (part: MapPa
         />
       )}
       {written && <p className="text-soft">The inspection is written; it stands on the clipboard.</p>}
-    </Section>
+    </Fold>
   );
 }
+
+const coveredWords = ({ done, notYet, leftOut, open }: SearchState): string =>
+  [
+    `${String(done.length)} of ${String(done.length + notYet.length + leftOut.length)} parts looked at`,
+    open.length > 0 && `${String(open.length)} with a hit that nothing has confirmed or explained`,
+    leftOut.length > 0 && `${String(leftOut.length)} left out`,
+  ]
+    .filter(Boolean)
+    .join(', ');

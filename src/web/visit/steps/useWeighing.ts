@@ -5,16 +5,22 @@ import { fromSi, parseMeasure } from '../../../core/quantity/measure';
 import { MASS_UNITS, type MassUnit, grams } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
-import { readNumber, readingsSoFar } from '../../../core/visit/visitRecord';
+import { readingsNow } from '../../../core/visit/readings/series';
+import { readNumber } from '../../../core/visit/visitRecord';
 import { useTable } from '../../data/useTable';
 import { useBottlesOf } from '../../data/queries';
 import { benchRefusalWords } from '../../../words/bench';
 import { readIn, shownIn } from '../../../words/measures';
+import { readKept, writeKept } from '../../data/kept';
 import { useKeptDraft } from '../../data/useKeptDraft';
+import { useReadings } from '../readings/useReadings';
 import { useVisit } from '../visitContext';
 
 export interface Weighing {
   bottle: string;
+  /** a bottle before and after, or a scale that was zeroed and counts */
+  way: 'twice' | 'zeroed';
+  counted: string;
   before: string;
   after: string;
   hoses: 'none' | 'empty' | 'full';
@@ -23,8 +29,14 @@ export interface Weighing {
   liquid: string;
 }
 
+/** Hoses are those that were used last on this device. */
+const HOSES = 'abacus.hoses';
+type Hoses = Pick<Weighing, 'length' | 'bore'>;
+
 export const FRESH: Weighing = {
   bottle: '',
+  way: 'twice',
+  counted: '',
   before: '',
   after: '',
   hoses: 'none',
@@ -36,11 +48,12 @@ export const FRESH: Weighing = {
 /** What the scale said, what stays in the hoses, and so what is inside; null while something is missing. */
 export function useWeighing() {
   const { visitId, view, units, atmosphere, record, place } = useVisit();
+  const { figuresFor } = useReadings();
   const name = view.standing.present.refrigerant.name;
   const table = useTable(name).data;
   const { draft, set, forget } = useKeptDraft<Weighing>(
     `${visitId} ${view.machine.appliance.id} weighing`,
-    () => FRESH,
+    () => ({ ...FRESH, ...readKept<Hoses>(HOSES) }),
   );
   const bottles = useBottlesOf(name) ?? [];
   const read = <D extends 'mass' | 'length' | 'temperature'>(dimension: D, text: string) =>
@@ -52,11 +65,14 @@ export function useWeighing() {
     );
   const before = read('mass', draft.before);
   const after = read('mass', draft.after);
+  const counted = read('mass', draft.counted);
   const length = read('length', draft.length);
   const bore = read('length', draft.bore);
   const liquid = read('temperature', draft.liquid);
   const bottle = bottles.find((each) => each.id === draft.bottle)?.serial ?? 'bottle';
-  const suction = readNumber(readingsSoFar(record.entries), 'suction');
+  // A hose keeps vapour at what the machine runs at now, not at what it was found with.
+  const now = readingsNow(record.entries);
+  const suction = readNumber(now, 'suction') ?? figuresFor(now)?.aim?.suction ?? null;
   const typed = (text: string, unit: string) =>
     /[a-z]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`;
   const measured = (text: string, value: { si: number; unit: string }): Measured => ({
@@ -84,24 +100,50 @@ export function useWeighing() {
     else if (density && !density.ok) problem = benchRefusalWords(density.refusal, show);
   }
   const out =
-    before.ok && after.ok ? weighedIn([{ bottle, before: before.value.si, after: after.value.si }]) : null;
+    draft.way === 'zeroed'
+      ? counted.ok
+        ? weighedIn([{ bottle, before: counted.value.si, after: 0 }])
+        : null
+      : before.ok && after.ok
+        ? weighedIn([{ bottle, before: before.value.si, after: after.value.si }])
+        : null;
   if (out && !out.ok) problem = benchRefusalWords(out.refusal, show);
-  const scale = MASS_UNITS.find((unit) => before.ok && before.value.unit === unit) ?? place.mass;
+  const typedOn = draft.way === 'zeroed' ? counted : before;
+  const scale = MASS_UNITS.find((unit) => typedOn.ok && typedOn.value.unit === unit) ?? place.mass;
   const inside = out?.ok && kept !== null ? Math.max(0, out.value.value - kept) : null;
   const note =
-    inside !== null && before.ok && after.ok
+    inside !== null && draft.way === 'zeroed' && counted.ok
       ? {
-          bottles: [
-            {
-              bottle,
-              before: measured(draft.before, before.value),
-              after: measured(draft.after, after.value),
-            },
-          ],
+          bottles: [],
+          counted: measured(draft.counted, counted.value),
           keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
         }
-      : null;
-  return { draft, set, forget, bottles, kept, inside, problem, note, scale, hosesHoldMore: holdsMore() };
+      : inside !== null && before.ok && after.ok
+        ? {
+            bottles: [
+              {
+                bottle,
+                before: measured(draft.before, before.value),
+                after: measured(draft.after, after.value),
+              },
+            ],
+            keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
+          }
+        : null;
+  const remember = () => writeKept(HOSES, { length: draft.length, bore: draft.bore } satisfies Hoses);
+  return {
+    draft,
+    set,
+    forget,
+    remember,
+    bottles,
+    kept,
+    inside,
+    problem,
+    note,
+    scale,
+    hosesHoldMore: holdsMore(),
+  };
 
   /** A critical charge can be less than one hose holds. */
   function holdsMore(): boolean {

@@ -1,0 +1,68 @@
+/** The pressure tests of a visit as series: each reading an entry of its own, kept under the first of its test. */
+import type { DatedEntry } from '../logbook/order';
+import { type Note, readNote } from './notes';
+import type { Measured } from './stated';
+import { siOf } from './stated';
+import type { HoldTaken } from '../bench/holdTail';
+import { unitFact } from '../quantity/units';
+
+export interface HoldTest {
+  /** id of its first reading */
+  id: string;
+  section: string;
+  testGas: Note<'holdReading'>['testGas'];
+  design: number | null;
+  readings: readonly { entryId: string; at: string | null; pressure: Measured; temperature: number | null }[];
+  /** a result was written after its last reading */
+  ended: boolean;
+}
+
+/** Tests in the order in which they began. */
+export function holdTests(entries: readonly DatedEntry[]): HoldTest[] {
+  const tests = new Map<string, HoldTest>();
+  for (const { entry } of entries) {
+    const note = readNote(entry, 'holdReading');
+    if (note) {
+      const id = note.test ?? entry.id;
+      const known = tests.get(id);
+      const reading = {
+        entryId: entry.id,
+        at: entry.at ?? null,
+        pressure: note.pressure,
+        temperature: siOf(note.temperature),
+      };
+      tests.set(id, {
+        id,
+        section: known?.section ?? note.section,
+        testGas: known?.testGas ?? note.testGas,
+        design: siOf(note.design) ?? known?.design ?? null,
+        readings: [...(known?.readings ?? []), reading],
+        ended: false,
+      });
+    }
+    const ended =
+      readNote(entry, 'jointTest')?.conditions.section ??
+      (entry.kind === 'verificationTest' ? entry.section : null);
+    if (ended == null) continue;
+    for (const [id, test] of tests) if (test.section === ended) tests.set(id, { ...test, ended: true });
+  }
+  return [...tests.values()];
+}
+
+/** The series for its arithmetic, in seconds since the first reading; readings without a time are left out. */
+export function takenOf({ readings }: HoldTest): HoldTaken[] {
+  const timed = readings.flatMap(({ at, pressure, temperature }) =>
+    at === null ? [] : [{ at: Date.parse(at) / 1000, pressure: pressure.si, temperature }],
+  );
+  const start = timed[0]?.at ?? 0;
+  return timed.map((each) => ({ ...each, at: each.at - start }));
+}
+
+/** Pa of the last digit that was typed: 89.9 psig has a tenth. The coarsest of the series counts. */
+export function resolutionOf({ readings }: HoldTest): number {
+  const digits = readings.map(({ pressure: { typed, unit } }) => {
+    const decimals = /\.(\d+)/.exec(typed)?.[1]?.length ?? 0;
+    return Math.abs(unitFact('pressure', unit).factor) * 10 ** -decimals;
+  });
+  return digits.length === 0 ? 0 : Math.max(...digits);
+}

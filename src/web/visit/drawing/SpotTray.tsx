@@ -1,0 +1,253 @@
+/** One part of the circuit under the detector: a mark by one touch, what showed it by another; saved at once. */
+import type { MapPart } from '../../../core/visit/circuit/map';
+import { partType } from '../../../core/visit/circuit/parts';
+import { FALSE_CAUSES, type Grade, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes';
+import { notesOf } from '../../../core/visit/visitRecord';
+import { leakDraftOf } from '../../../record/leakDraft';
+import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../../words/circuit';
+import { GRADE_WORDS, methodWords } from '../../../words/leaks';
+import { useKeptDraft } from '../../data/useKeptDraft';
+import { useWriter } from '../../data/writer';
+import { WriterField } from '../../forms/WriterField';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { Choices } from '../../parts/Choices';
+import { CheckField, TextArea, TextField } from '../../parts/Field';
+import { Fold } from '../../parts/Fold';
+import { Tray } from '../../parts/Tray';
+import { useVisitWrite } from '../useVisitWrite';
+import { useVisit } from '../visitContext';
+import { LOOKED_WITH, METHOD_OF, asksFor, gradesOf } from './spotDraft';
+
+const FRESH = { mark: '', why: '', reachable: true, place: '', size: '', used: '' };
+
+export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void }) {
+  const { record } = useVisit();
+  const { person } = useWriter();
+  const marks = notesOf(record.entries, 'spot').filter(({ note }) => note.part === part.id);
+  const form = useSpot(part, onClose);
+  return (
+    <Tray title={partWords(part)} onClose={onClose}>
+      {marks.length > 0 && (
+        <p className="mb-2 text-soft">
+          Here already:{' '}
+          {marks
+            .map(({ note }) =>
+              [
+                MARK_WORDS[note.mark],
+                note.grade && GRADE_WORDS[note.grade],
+                note.method && methodWords(note.method),
+              ]
+                .filter(Boolean)
+                .join(', '),
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
+      {partType(part.type).hidden && (
+        <p className="mb-2 border-l-4 border-ochre pl-3">
+          It leaks into its own housing: bubbles show nothing outside. A hit here stays suspected until the
+          part is proven on the bench.
+        </p>
+      )}
+      {!person && <WriterField />}
+      {form.mark === '' ? <Marks form={form} /> : <WhatShowedIt form={form} part={part} />}
+      <ApiError error={form.deed.error} />
+    </Tray>
+  );
+}
+
+type SpotForm = ReturnType<typeof useSpot>;
+
+function useSpot(part: MapPart, onClose: () => void) {
+  const { view, visitId, record, newEntry } = useVisit();
+  const deed = useVisitWrite(`spot ${part.id}`);
+  const { draft, set, forget } = useKeptDraft(
+    `${visitId} ${view.machine.appliance.id} spot ${part.id}`,
+    () => ({
+      ...FRESH,
+      leak: leakDraftOf(null, view.names.leaks),
+    }),
+  );
+  const lastMethod = notesOf(record.entries, 'spot').findLast(({ note }) => note.mark === 'lookedAt')?.note
+    .method;
+  const write = async (mark: SpotMark, rest: { grade?: Grade; method?: string; cause?: string } = {}) => {
+    // The leak was named when the tray opened: a second try names the same.
+    set(draft);
+    const { id, label } = draft.leak.fresh;
+    const why = draft.why.trim() || null;
+    const used = rest.method ?? (rest.grade ? draft.used || METHOD_OF[rest.grade] : null);
+    const spot = newEntry('search', {
+      tool: 'spot',
+      part: part.id,
+      words: partWords(part),
+      mark,
+      grade: rest.grade ?? null,
+      method: used,
+      cause: rest.cause ?? null,
+      why,
+      reachable: mark === 'leftOut' ? draft.reachable : null,
+      leakId: mark === 'confirmed' ? id : null,
+    });
+    const leak = newEntry('leakFound', {
+      leakId: id,
+      label,
+      part: part.id,
+      component: partName(part),
+      // The exact place stands beside the room, and does not replace it.
+      location: [part.where, draft.place.trim()].filter(Boolean).join(', '),
+      methods: [used],
+      sizeGuess: draft.size.trim() || null,
+      note: why,
+    });
+    const entries = mark === 'confirmed' ? [leak, spot] : [spot];
+    if (!(await deed.save(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`, 'quiet'))) return;
+    forget();
+    onClose();
+  };
+  return {
+    ...draft,
+    deed,
+    lastMethod: lastMethod ?? null,
+    change: (next: Partial<typeof FRESH>) => set({ ...draft, ...next }),
+    write,
+  };
+}
+
+function Marks({ form }: { form: SpotForm }) {
+  const { lastMethod, deed } = form;
+  return (
+    <>
+      <div className="mb-2 grid grid-cols-2 gap-2" role="group" aria-label="What you found">
+        {SPOT_MARKS.map((mark) => (
+          <Button
+            key={mark}
+            className="min-h-14"
+            disabled={deed.writing}
+            onClick={() =>
+              mark === 'lookedAt' && lastMethod
+                ? void form.write(mark, { method: lastMethod })
+                : form.change({ mark })
+            }
+          >
+            {MARK_WORDS[mark]}
+          </Button>
+        ))}
+      </div>
+      {lastMethod && (
+        <p className="text-soft">
+          Looked at with: {methodWords(lastMethod)}.{' '}
+          <button
+            type="button"
+            className="min-h-11 cursor-pointer text-green underline underline-offset-4"
+            onClick={() => form.change({ mark: 'lookedAt' })}
+          >
+            With something else
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+function WhatShowedIt({ form, part }: { form: SpotForm; part: MapPart }) {
+  const mark = form.mark as SpotMark;
+  const { deed, write, change } = form;
+  const asks = asksFor(mark);
+  const hidden = partType(part.type).hidden === true;
+  const big = (key: string, words: string, onClick: () => void) => (
+    <Button key={key} className="min-h-14" disabled={deed.writing} onClick={onClick}>
+      {words}
+    </Button>
+  );
+  return (
+    <>
+      <p className="mb-2 font-semibold">
+        {MARK_WORDS[mark]}
+        {mark === 'hit' &&
+          ': zero the detector in the contaminated air and come again, fans stopped. No leak until bubbles or an equally sure sign confirm it.'}
+      </p>
+      {(asks === 'grade' || asks === 'cause') && <Details form={form} leak={mark === 'confirmed'} />}
+      <div className="mb-2 grid grid-cols-2 gap-2" role="group" aria-label="What showed it">
+        {asks === 'method' &&
+          LOOKED_WITH.map((method) => big(method, methodWords(method), () => void write(mark, { method })))}
+        {asks === 'grade' &&
+          gradesOf(mark)
+            .filter((grade) => !(hidden && grade === 'bubbles'))
+            .map((grade) => big(grade, GRADE_WORDS[grade], () => void write(mark, { grade })))}
+        {asks === 'cause' &&
+          FALSE_CAUSES.map((cause) => big(cause, FALSE_WORDS[cause], () => void write(mark, { cause })))}
+      </div>
+      {asks === 'why' && (
+        <>
+          <TextArea
+            label={mark === 'leftOut' ? 'Why it was left out' : 'What will leak, and why'}
+            value={form.why}
+            onChange={(event) => change({ why: event.target.value })}
+          />
+          {mark === 'leftOut' && (
+            <CheckField
+              label="It cannot be reached without taking the machine apart"
+              checked={!form.reachable}
+              onChange={(event) => change({ reachable: !event.target.checked })}
+              hint="Only then may the search still count as an inspection."
+            />
+          )}
+          <Button
+            weight="main"
+            className="min-h-14 w-full"
+            disabled={deed.writing || form.why.trim() === ''}
+            onClick={() => void write(mark)}
+          >
+            Mark it
+          </Button>
+        </>
+      )}
+      <Button weight="quiet" onClick={() => change({ mark: '' })}>
+        Back
+      </Button>
+    </>
+  );
+}
+
+/** What may be said beside it, before the touch that writes it down. */
+function Details({ form, leak }: { form: SpotForm; leak: boolean }) {
+  const { change } = form;
+  return (
+    <Fold
+      title={leak ? 'Exact place, size, note' : 'Method, note'}
+      open={form.why !== '' || form.place !== ''}
+    >
+      {leak && (
+        <>
+          <TextField
+            label="Exact place"
+            optional
+            value={form.place}
+            onChange={(event) => change({ place: event.target.value })}
+          />
+          <TextField
+            label="Size, as guessed"
+            optional
+            value={form.size}
+            onChange={(event) => change({ size: event.target.value })}
+          />
+        </>
+      )}
+      <p className="mb-1 font-semibold">Found with</p>
+      <Choices
+        label="Found with"
+        value={form.used}
+        onChange={(used) => change({ used })}
+        choices={LOOKED_WITH.map((value) => ({ value, words: methodWords(value) }))}
+      />
+      <TextArea
+        label="Note"
+        optional
+        value={form.why}
+        onChange={(event) => change({ why: event.target.value })}
+      />
+    </Fold>
+  );
+}

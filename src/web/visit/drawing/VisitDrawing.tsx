@@ -1,0 +1,140 @@
+/** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
+import { useState } from 'react';
+import type { MapPart } from '../../../core/visit/circuit/map';
+import { type PlaceName, ROUND, placesAt } from '../../../core/visit/readings/places';
+import { shutParts } from '../../../core/visit/visitRecord';
+import { useMemo } from 'react';
+import { shownIn } from '../../../words/measures';
+import { placeWords } from '../../../words/readings';
+import { partWords } from '../../../words/circuit';
+import { CircuitDrawing } from '../../drawing/CircuitDrawing';
+import type { PartShown, ValueShown } from '../../drawing/shown';
+import { Button } from '../../parts/Button';
+import { Tray } from '../../parts/Tray';
+import { ReadingTray } from '../readings/ReadingTray';
+import { nextOfRound, shownValues } from '../readings/shownValues';
+import { useReadings } from '../readings/useReadings';
+import { useVisit } from '../visitContext';
+
+interface Reading {
+  place: PlaceName;
+  part: MapPart | null;
+}
+
+/** What is being read, held above the drawing so that a button beside it can begin the round. */
+export function useReadingRound() {
+  const { map } = useVisit();
+  const { now } = useReadings();
+  const [reading, setReading] = useState<Reading | null>(null);
+  return {
+    reading,
+    next: nextOfRound(map, now, null),
+    read: (place: PlaceName | null, part: MapPart | null = null) =>
+      setReading(place === null ? null : { place, part }),
+  };
+}
+
+export type Round = ReturnType<typeof useReadingRound>;
+
+interface Props {
+  label: string;
+  /** places that wait to be read here; none: what was read is shown alone */
+  asked?: readonly PlaceName[];
+  round: Round;
+  /** more layers */
+  shown?: (part: MapPart) => PartShown;
+  /** what a touch on a part offers; left out: its readings */
+  onPart?: (part: MapPart) => void;
+  /** whether values are drawn */
+  values?: boolean;
+}
+
+export function VisitDrawing({ label, asked = ROUND, round, shown, onPart, values = true }: Props) {
+  const { map, layout, units, atmosphere, view } = useVisit();
+  const { series, now, figuresFor } = useReadings();
+  const [chosen, setChosen] = useState<MapPart | null>(null);
+  const shut = useMemo(() => shutParts(view.standing.history.entries, map), [view, map]);
+  const drawnValues = values
+    ? shownValues({
+        map,
+        series,
+        now,
+        figures: figuresFor(now),
+        asked,
+        next: round.next,
+        show: shownIn(units, atmosphere),
+        system: units,
+      })
+    : [];
+  const partAt = (value: ValueShown): MapPart | null =>
+    map.parts.find((part) => part.id === value.partId) ?? null;
+  const touch = (part: MapPart) => {
+    if (onPart) return onPart(part);
+    const places = placesAt(map, part);
+    const [only] = places;
+    if (places.length === 1 && only) round.read(only, part);
+    else setChosen(part);
+  };
+  return (
+    <>
+      <CircuitDrawing
+        key={layout}
+        map={map}
+        label={label}
+        shown={(part) => ({ shut: shut.has(part.id), ...shown?.(part) })}
+        values={drawnValues}
+        onTouch={touch}
+        onValue={(value) => round.read(value.place, partAt(value))}
+      />
+      {chosen && (
+        <PlacesTray
+          part={chosen}
+          onClose={() => setChosen(null)}
+          onPlace={(place) => {
+            setChosen(null);
+            round.read(place, chosen);
+          }}
+        />
+      )}
+      {round.reading && (
+        <ReadingTray
+          key={round.reading.place}
+          place={round.reading.place}
+          part={round.reading.part}
+          onPlace={(place) => round.read(place)}
+        />
+      )}
+    </>
+  );
+}
+
+/** What can be read at one part. */
+function PlacesTray({
+  part,
+  onClose,
+  onPlace,
+}: {
+  part: MapPart;
+  onClose: () => void;
+  onPlace: (place: PlaceName) => void;
+}) {
+  const { map } = useVisit();
+  const places = placesAt(map, part);
+  return (
+    <Tray title={partWords(part)} onClose={onClose}>
+      {places.length === 0 ? (
+        <p className="pb-3 text-soft">
+          Nothing is read at this part. It is searched, repaired and shut at its steps.
+        </p>
+      ) : (
+        <div className="grid grid-cols-2 gap-2">
+          {places.map((place) => (
+            <Button key={place} className="min-h-14" onClick={() => onPlace(place)}>
+              {placeWords(place)}
+            </Button>
+          ))}
+        </div>
+      )}
+    </Tray>
+  );
+}

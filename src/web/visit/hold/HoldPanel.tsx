@@ -1,0 +1,206 @@
+/** A pressure test as it runs: section, gas and limit, the series with its times, and how it ended. */
+import { useState } from 'react';
+import { TEST_GASES } from '../../../core/logbook/entry';
+import { TEST_METHODS } from '../../../core/visit/notes';
+import type { HoldTail } from '../../../core/bench/holdTail';
+import { measureText } from '../../../core/quantity/measure';
+import { unitFact } from '../../../core/quantity/units';
+import { choices } from '../../../words/choice';
+import { clockWords } from '../../../words/dates';
+import { durationWords } from '../../../words/measures';
+import { TAIL_WORDS, TEST_GAS_WORDS, TEST_METHOD_WORDS } from '../../../words/leaks';
+import { ApiError } from '../../forms/ApiError';
+import { Button } from '../../parts/Button';
+import { Choices } from '../../parts/Choices';
+import { TextField } from '../../parts/Field';
+import { useVisitWrite } from '../useVisitWrite';
+import { useVisit } from '../visitContext';
+import type { Hold } from './useHold';
+
+export function HoldPanel({ hold }: { hold: Hold }) {
+  const { draft, set, running, section } = hold;
+  return (
+    <section aria-label="Standing pressure test" className="mb-3">
+      {running ? (
+        <Running hold={hold} />
+      ) : (
+        <>
+          <TextField
+            label="Section under test"
+            hint="Touch where the gauge sits on the drawing, or name it."
+            value={draft.section || section}
+            onChange={(event) => set({ ...draft, section: event.target.value })}
+          />
+          <p className="mb-1 font-semibold">Test gas</p>
+          <Choices
+            label="Test gas"
+            value={draft.testGas}
+            onChange={(testGas) => set({ ...draft, testGas })}
+            choices={choices(TEST_GASES, TEST_GAS_WORDS)}
+          />
+          <TextField
+            label="Least marked design pressure"
+            optional
+            inputMode="decimal"
+            hint={`A bare number is in ${draft.unit}. Never above it.`}
+            value={draft.design}
+            onChange={(event) => set({ ...draft, design: event.target.value })}
+          />
+        </>
+      )}
+    </section>
+  );
+}
+
+function Running({ hold }: { hold: Hold }) {
+  const { view } = useVisit();
+  const { running, tail } = hold;
+  if (!running) return null;
+  return (
+    <>
+      <p>
+        <span className="font-semibold">{running.section}</span>
+        {typeof running.testGas === 'string' && `, ${TEST_GAS_WORDS[running.testGas]}`}
+      </p>
+      <ol aria-label="Readings of this test" className="my-1">
+        {running.readings.map((each) => (
+          <li key={each.entryId} className="rule-b flex gap-4 py-1 tabular-nums">
+            <span className="w-16 text-soft">
+              {each.at === null ? 'no time' : clockWords(each.at, view.machine.site.timezone)}
+            </span>
+            <span className="font-semibold">{each.pressure.typed}</span>
+            <span className="text-soft">
+              {each.temperature !== null &&
+                measureText('temperature', each.temperature, hold.draft.temperatureUnit)}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {tail && <Said tail={tail} unit={running.readings[0]?.pressure.unit ?? 'psig'} />}
+      <EndOfTest hold={hold} />
+    </>
+  );
+}
+
+/** In the unit that was typed, as a difference. */
+const lossWords = (pascals: number, unit: string): string => {
+  const { factor, decimals } = unitFact('pressure', unit);
+  return `${Math.abs(pascals / factor).toFixed(Math.max(1, decimals))} ${unit.replace(/g$/, '')}`;
+};
+
+function Said({ tail, unit }: { tail: HoldTail; unit: string }) {
+  const settled = tail.word === 'settled' || tail.word === 'still';
+  return (
+    <p className="mb-2" role="status">
+      <span className={`font-semibold ${tail.word === 'falling' ? 'text-brick' : ''}`}>
+        {TAIL_WORDS[tail.word]}
+      </span>{' '}
+      {tail.word === 'falling' &&
+        `${lossWords(tail.tailLoss, unit)} in the last ${durationWords(tail.tail)}. `}
+      {tail.word === 'settled' &&
+        `${lossWords(tail.loss, unit)} at first, none in the last ${durationWords(tail.tail)}. `}
+      {tail.word === 'still' && `Nothing in ${durationWords(tail.stood)}. `}
+      <span className="text-soft">
+        {settled && 'What could still hide is worked out under “Calculators”. '}
+        {!tail.corrected &&
+          tail.word !== 'oneReading' &&
+          'Not corrected for temperature: not every reading has one.'}
+      </span>
+    </p>
+  );
+}
+
+/** The result is the person’s: nothing is chosen before. With a repaired leak it can be the first test that the law asks. */
+function EndOfTest({ hold }: { hold: Hold }) {
+  const { view, newEntry } = useVisit();
+  const deed = useVisitWrite('end of hold');
+  const [result, setResult] = useState('');
+  const [besides, setBesides] = useState<readonly string[]>([]);
+  const { running, tail } = hold;
+  const repaired = [...view.standing.leaks.byId.values()].filter((leak) => leak.state === 'repaired');
+  const last = running?.readings.at(-1)?.pressure;
+  if (!running || !last) return null;
+  const minutes = Math.round((tail?.stood ?? 0) / 60);
+  const stood = { typed: `${String(minutes)} min`, si: minutes * 60, unit: 'min' };
+  const names = view.names.leaks;
+  const write = async (asLegal: boolean) => {
+    const entry = asLegal
+      ? newEntry('verificationTest', {
+          stage: 'initial',
+          result,
+          leakIds: repaired.map((leak) => leak.id),
+          section: running.section,
+          testGas: typeof running.testGas === 'string' ? running.testGas : null,
+          atJoint: { value: Number(/-?[\d.]+/.exec(last.typed)?.[0] ?? NaN), unit: last.unit },
+          method: ['gauge', ...besides].map((each) => TEST_METHOD_WORDS[each as 'gauge']).join(', '),
+          'x-conditions': { minutes: stood },
+        })
+      : newEntry('pressureHold', {
+          tool: 'jointTest',
+          result,
+          conditions: {
+            section: running.section,
+            testGas: running.testGas ?? null,
+            atJoint: last,
+            minutes: stood,
+            method: 'gauge',
+            otherMethods: besides.length > 0 ? besides : null,
+          },
+        });
+    if (
+      await deed.save(
+        [entry],
+        asLegal ? 'First test: in the logbook.' : 'Test of the section: in the logbook.',
+      )
+    ) {
+      setResult('');
+      setBesides([]);
+    }
+  };
+  return (
+    <div className="rule-t pt-2">
+      <p className="mb-1 font-semibold">End of the test</p>
+      <Choices
+        label="Result"
+        value={result}
+        onChange={setResult}
+        choices={[
+          { value: 'pass', words: 'passed' },
+          { value: 'fail', words: 'failed' },
+        ]}
+      />
+      {result !== '' && (
+        <>
+          <div className="mb-2 flex flex-wrap gap-2" role="group" aria-label="Besides the gauge">
+            {TEST_METHODS.filter((each) => each !== 'gauge' && each !== 'vacuum').map((each) => (
+              <Button
+                key={each}
+                className="px-3"
+                aria-pressed={besides.includes(each)}
+                onClick={() =>
+                  setBesides(
+                    besides.includes(each) ? besides.filter((other) => other !== each) : [...besides, each],
+                  )
+                }
+              >
+                {besides.includes(each) ? '✓ ' : ''}
+                {TEST_METHOD_WORDS[each]}
+              </Button>
+            ))}
+          </div>
+          <ApiError error={deed.error} />
+          <div className="flex flex-wrap gap-2">
+            {repaired.length > 0 && (
+              <Button weight="main" disabled={deed.writing} onClick={() => void write(true)}>
+                First test after repair of {repaired.map((leak) => names.get(leak.id) ?? leak.id).join(', ')}
+              </Button>
+            )}
+            <Button disabled={deed.writing} onClick={() => void write(false)}>
+              Test of this section
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

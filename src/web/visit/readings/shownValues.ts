@@ -1,0 +1,130 @@
+/** The values on the drawing of a visit: what was read, and the places of the round that wait. */
+import type { CircuitMap } from '../../../core/visit/circuit/map';
+import type { Figures } from '../../../core/visit/readings/figures';
+import {
+  type PlaceName,
+  ROUND,
+  isNumberName,
+  isSignName,
+  partOfPlace,
+  placesOf,
+} from '../../../core/visit/readings/places';
+import type { Taken } from '../../../core/visit/readings/series';
+import { type Measured, isNotDone, isUnknown, valueOf } from '../../../core/visit/stated';
+import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
+import { amountsTo } from '../../../words/amounts';
+import type { Show, UnitSystem } from '../../../words/measures';
+import { NUMBER_WORDS, PHASE_WORDS, placeWords, signWords } from '../../../words/readings';
+import { measuredWords, statedWords } from '../../../words/stated';
+import { MARK_SAID, type ValueShown } from '../../drawing/shown';
+
+/** What stands on an empty place: short enough for its box. */
+const SHORT: Partial<Record<PlaceName, string>> = {
+  suction: 'suction',
+  head: 'head',
+  suctionLine: 'suction line',
+  liquidLine: 'liquid line',
+  box: 'box',
+  ambient: 'air',
+  standing: 'standing',
+};
+
+interface Made {
+  map: CircuitMap;
+  series: readonly Taken[];
+  /** what still speaks; the rest is shown as what it was before */
+  now: ReadingsSoFar;
+  figures: Figures | null;
+  /** places that wait to be read at this step */
+  asked: readonly PlaceName[];
+  next: PlaceName | null;
+  show: Show;
+  system: UnitSystem;
+}
+
+const givenWords = (taken: Taken): string =>
+  taken.sign
+    ? (statedWords<string>(taken.given, (value) => signWords(taken.name, value)) ?? '')
+    : (statedWords<Measured>(taken.given, measuredWords) ?? '');
+
+export function shownValues({ map, series, now, figures, asked, next, show, system }: Made): ValueShown[] {
+  const places = placesOf(map);
+  const latest = new Map<string, Taken>();
+  for (const taken of series) latest.set(`${taken.name} ${taken.part ?? ''}`, taken);
+  const read = [...latest.values()].flatMap((taken): ValueShown[] => {
+    const place = places.find((each) => each === taken.name);
+    const partId = taken.part ?? (place && partOfPlace(map, place)?.id) ?? '';
+    if (!place || place === 'rated') return [];
+    const current = taken.sign ? now.signs[place] : now.numbers[place];
+    const old = taken.part === null && current === undefined;
+    const rated = place === 'amps' ? valueOf(now.numbers['rated']) : null;
+    const amounts =
+      old || taken.part !== null || figures === null ? null : amountsTo(place, figures, show, system);
+    const below = isNotDone(taken.given)
+      ? taken.given.notDone
+      : old
+        ? PHASE_WORDS[taken.phase]
+        : rated
+          ? `of ${rated.typed}`
+          : amounts?.words ||
+            lackingWords(place, figures) ||
+            (isSignName(place) ? placeWords(place).toLowerCase() : null);
+    const none = isNotDone(taken.given) ? 'not done' : isUnknown(taken.given) ? 'unknown' : null;
+    const words = none ?? givenWords(taken);
+    return [
+      {
+        place,
+        partId,
+        words,
+        below,
+        mark: amounts?.mark ?? null,
+        empty: false,
+        next: place === next && taken.part === null,
+        said: [
+          `${placeWords(place)} ${givenWords(taken)}`,
+          below,
+          amounts?.mark && MARK_SAID[amounts.mark],
+          old && 'read before the charge changed',
+        ]
+          .filter(Boolean)
+          .join(', '),
+      },
+    ];
+  });
+  const waiting = asked.flatMap((place): ValueShown[] => {
+    const part = partOfPlace(map, place);
+    const already = read.some((value) => value.place === place);
+    if (!part || already) return [];
+    const words = SHORT[place] ?? placeWords(place).toLowerCase();
+    return [
+      {
+        place,
+        partId: part.id,
+        words,
+        below: null,
+        mark: null,
+        empty: true,
+        next: place === next,
+        said: `${placeWords(place)}, not read yet`,
+      },
+    ];
+  });
+  return [...read, ...waiting];
+}
+
+/** A reading that says nothing yet names what it must be held against. */
+function lackingWords(place: PlaceName, figures: Figures | null): string | null {
+  const lacking = figures?.lacking.find((each) => each.reading === place);
+  return lacking ? `lacks ${NUMBER_WORDS[lacking.needs].toLowerCase()}` : null;
+}
+
+/** The next place of the round that still waits; with a place given, the next after it. */
+export function nextOfRound(map: CircuitMap, now: ReadingsSoFar, after: PlaceName | null): PlaceName | null {
+  const from = after !== null && isNumberName(after) ? ROUND.indexOf(after) + 1 : 0;
+  const round = [...ROUND.slice(from), ...ROUND.slice(0, from)];
+  return (
+    round.find(
+      (place) => place !== after && now.numbers[place] === undefined && partOfPlace(map, place) !== null,
+    ) ?? null
+  );
+}

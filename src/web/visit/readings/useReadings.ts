@@ -1,0 +1,58 @@
+/** The readings of this visit as a series, with what they amount to and what they were last time. */
+import { useMemo } from 'react';
+import { CONDENSER_SPLIT } from '../../../core/bench/targets';
+import { type Figures, figuresOf } from '../../../core/visit/readings/figures';
+import { type Taken, latestReadings, readingSeries, readingsNow } from '../../../core/visit/readings/series';
+import type { Measured } from '../../../core/visit/stated';
+import { siOf } from '../../../core/visit/stated';
+import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
+import { shownIn } from '../../../words/measures';
+import { usualDifference } from '../../../record/circuitOf';
+import { useTable } from '../../data/useTable';
+import { useVisit } from '../visitContext';
+
+export interface Readings {
+  series: readonly Taken[];
+  /** the latest of each, however old */
+  latest: ReadingsSoFar;
+  /** what still speaks for the machine as it is */
+  now: ReadingsSoFar;
+  /** of readings, when the table of this refrigerant is there */
+  figuresFor: (so: ReadingsSoFar) => Figures | null;
+  /** what a place showed in the visit before, in words */
+  lastTime: (name: string) => string | null;
+}
+
+export function useReadings(): Readings {
+  const { record, view, visitId, atmosphere, units } = useVisit();
+  const table = useTable(view.standing.present.refrigerant.name).data;
+  const difference = usualDifference(view);
+  const water = view.machine.appliance.kind === 'chiller';
+  return useMemo(() => {
+    const before = readingSeries(
+      view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId),
+    );
+    const show = shownIn(units, atmosphere);
+    return {
+      series: readingSeries(record.entries),
+      latest: latestReadings(record.entries),
+      now: readingsNow(record.entries),
+      figuresFor: (so) =>
+        table
+          ? figuresOf(so, {
+              table,
+              atmosphere,
+              difference,
+              split: water ? CONDENSER_SPLIT.waterCooled : CONDENSER_SPLIT.standard,
+            })
+          : null,
+      lastTime: (name) => {
+        const last = before.findLast((each) => each.name === name && each.part === null);
+        const si = last && !last.sign ? siOf(last.given as Measured) : null;
+        if (!last || si === null) return typeof last?.given === 'string' ? last.given : null;
+        const { typed } = last.given as Measured;
+        return typed || show('temperature', si);
+      },
+    };
+  }, [record, view, visitId, table, difference, water, atmosphere, units]);
+}
