@@ -28,20 +28,64 @@ export async function goTo(page: Page, step: string): Promise<void> {
 
 /** The day that entries are written for. */
 export async function writtenFor(page: Page, on: string): Promise<void> {
-  await page.getByRole('button', { name: /^(◐ )?Written for/ }).click();
+  const day = page.getByRole('button', { name: /^(today|◐ Written for)/ });
+  await day.click();
   await page.getByLabel('Day of the work').fill(on);
-  await page.getByRole('button', { name: /^(◐ )?Written for/ }).click();
+  await day.click();
+}
+
+/** Opens what is folded behind its name, once. */
+export async function unfold(within: Page | Locator, title: string): Promise<void> {
+  const page = 'goto' in within ? within : within.page();
+  const summary = page.locator('summary').filter({ hasText: new RegExp(`^${title}( ·|$)`) });
+  const fold = within.locator('details').filter({ has: summary }).last();
+  await fold.waitFor();
+  if ((await fold.getAttribute('open')) === null) await fold.locator('summary').first().click();
+}
+
+/** Reads places by the keypad, each with what is typed; where a figure stands, its place is touched again. */
+export async function read(page: Page, readings: Record<string, string>): Promise<void> {
+  for (const [place, value] of Object.entries(readings)) {
+    const onDrawing = page
+      .getByRole('button', { name: new RegExp(`^${place}(, not read yet| [−\\d])`) })
+      .filter({ visible: true });
+    if ((await onDrawing.count()) > 0) await onDrawing.first().click();
+    else {
+      await unfold(page, 'Every place');
+      await page.getByRole('button', { name: place, exact: true }).click();
+    }
+    const pad = sheet(page);
+    await pad.waitFor();
+    const figure = pad.getByRole('textbox', { name: place, exact: true });
+    if (value.startsWith('not done: ')) {
+      await pad.getByRole('button', { name: 'not done' }).click();
+      await pad.getByLabel('Another reason').fill(value.slice('not done: '.length));
+      await pad.getByRole('button', { name: 'Write it so' }).click();
+    } else if (await figure.isVisible()) {
+      await figure.fill(value);
+      await pad.getByRole('button', { name: /^(Next|Done)/ }).click();
+    } else await pad.getByRole('button', { name: value, exact: true }).click();
+    // The next place of the round has come, or the keypad has gone: the reading is saved.
+    await expect(figure).toBeHidden();
+    if (await pad.isVisible()) await pad.getByRole('button', { name: 'Close' }).click();
+    await expect(pad).toBeHidden();
+  }
 }
 
 export const form = (page: Page, title: string): Locator =>
   page.getByRole('form', { name: title, exact: true });
 
 /** A choice in a form, by its question and its answer. */
-export const choose = (inside: Locator, question: string, answer: string): Promise<void> =>
-  inside
-    .getByRole('radiogroup', { name: question, exact: true })
-    .getByRole('radio', { name: answer, exact: true })
-    .click();
+export async function choose(inside: Locator, question: string, answer: string): Promise<void> {
+  // More answers than buttons have room for stand in a list.
+  const select = inside.getByRole('combobox', { name: question });
+  if (await select.isVisible()) await select.selectOption({ label: answer });
+  else
+    await inside
+      .getByRole('radiogroup', { name: question, exact: true })
+      .getByRole('radio', { name: answer, exact: true })
+      .click();
+}
 
 export async function notDone(inside: Locator, question: string, why: string): Promise<void> {
   await inside.getByRole('button', { name: `${question}: not done` }).click();
@@ -50,39 +94,61 @@ export async function notDone(inside: Locator, question: string, why: string): P
 
 /** Saves a form and waits until it is empty again, which it is once the logbook has it. */
 export async function saveForm(page: Page, title: string, button: string): Promise<void> {
+  await form(page, title).waitFor();
   const answered = page.waitForResponse(
     (response) => response.url().endsWith('/api/entries') && response.request().method() === 'POST',
   );
-  await form(page, title).getByRole('button', { name: button, exact: true }).click();
+  // The button of the step's own form stands in the bar at the thumb.
+  await page.getByRole('button', { name: button, exact: true }).last().click();
   expect((await answered).status()).toBe(201);
 }
 
-/** Touches a part of the circuit map. */
+/** Touches a part of the drawing, by its name and where it stands. */
 export const touch = (page: Page, part: string): Promise<void> =>
   page
-    .getByRole('group', { name: /^Circuit map/ })
+    .getByRole('group', { name: /^(Circuit map|The machine)/ })
     .getByRole('button', { name: new RegExp(`^${part},`) })
+    .first()
     .click();
 
+/** Marks a part: one touch for what was found, one for what showed it. */
 export async function mark(
   page: Page,
   part: string,
   what: string,
-  rest: (inside: Locator) => Promise<void>,
+  showed?: string,
+  note?: string,
 ): Promise<void> {
   await touch(page, part);
-  await sheet(page).getByRole('radio', { name: what, exact: true }).click();
-  await rest(sheet(page));
-  await sheet(page)
-    .getByRole('button', { name: /^(Mark it|Write the leak down)$/ })
-    .click();
+  await sheet(page).getByRole('button', { name: what, exact: true }).click();
+  if (note) {
+    await unfold(sheet(page), 'Method, note');
+    await sheet(page).getByLabel('Note').fill(note);
+  }
+  if (showed) await sheet(page).getByRole('button', { name: showed, exact: true }).click();
   await expect(sheet(page)).toBeHidden();
 }
 
-export async function repair(page: Page, how: string, evacuated: boolean): Promise<void> {
-  await form(page, 'Leak repaired').getByLabel('How (optional)').fill(how);
-  if (evacuated) await form(page, 'Leak repaired').getByLabel('Evacuated for the repair').check();
+/** Shuts or opens a valve by touching it. */
+export async function turn(page: Page, part: string, how: 'Shut' | 'Open again'): Promise<void> {
+  await touch(page, part);
+  await sheet(page).getByRole('button', { name: how, exact: true }).click();
+  await expect(sheet(page)).toBeHidden();
+}
+
+export async function repair(
+  page: Page,
+  how: string,
+  evacuated: boolean,
+  more: (inside: Locator) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
+  await page.getByRole('button', { name: /^(Repair k|A leak repaired)/ }).click();
+  const leak = form(page, 'Leak repaired');
+  await leak.getByLabel('How (optional)').fill(how);
+  if (evacuated) await leak.getByLabel('Evacuated for the repair').check();
+  await more(leak);
   await saveForm(page, 'Leak repaired', 'Write the repair down');
+  await expect(sheet(page)).toBeHidden();
 }
 
 export async function jointTest(
@@ -90,9 +156,7 @@ export async function jointTest(
   test: { section: string; gas: string; pressure: string; minutes: string; method: string },
 ): Promise<void> {
   const inside = form(page, 'Test of a section');
-  // The calculator above comes a moment later and moves what is below it.
-  await page.getByLabel('Start pressure', { exact: true }).waitFor();
-  if (!(await inside.isVisible())) await page.getByText('Bubbles, detector or ear on a joint').click();
+  await unfold(page, 'Bubbles, detector or ear on a joint');
   await inside.getByLabel('Section under test').fill(test.section);
   await inside.getByLabel('Valves open').fill('all of the section');
   await choose(inside, 'Test gas', test.gas);
@@ -103,26 +167,34 @@ export async function jointTest(
   await saveForm(page, 'Test of a section', 'Save the test');
 }
 
-/** The legal test; the first takes its conditions from the last joint test. */
+/** The legal test: the first at the pressure test, with the conditions of the last test; the second as it runs. */
 export async function legalTest(page: Page, stage: 'First' | 'Second', result = 'Passed'): Promise<void> {
-  const region = page.getByRole('region', { name: `${stage} test`, exact: true });
-  await expect(region).toBeVisible();
+  if (stage === 'First') await unfold(page, 'First test, by hand');
   await choose(form(page, 'Test after repair'), 'Result', result);
   if (stage === 'Second') await form(page, 'Test after repair').getByLabel('Method').fill('electronic');
-  await saveForm(page, 'Test after repair', 'Write the test down');
+  await saveForm(page, 'Test after repair', `Write the ${stage.toLowerCase()} test down`);
 }
 
 /** `odd`: the reason for what looks odd, where the form asks for one. */
 export async function gas(
   page: Page,
   amount: string,
-  rest: { reason?: string; leak?: string; odd?: string; button: string },
+  rest: { reason?: string; leak?: string; odd?: string; out?: true } = {},
 ): Promise<void> {
+  if (rest.out) await unfold(page, 'Gas recovered');
   await page.getByLabel('Amount', { exact: true }).fill(amount);
-  if (rest.reason) await page.getByRole('radio', { name: rest.reason, exact: true }).click();
-  if (rest.leak) await chooseLeak(page.getByLabel('For which leak'), rest.leak);
+  if (rest.reason) await page.getByLabel('Reason', { exact: true }).selectOption({ label: rest.reason });
+  if (rest.leak) {
+    await unfold(page.locator('form').filter({ has: page.getByLabel('Amount') }), 'More');
+    await chooseLeak(page.getByLabel('For which leak'), rest.leak);
+  }
   if (rest.odd) await page.getByLabel('If it is so, why').fill(rest.odd);
-  await page.getByRole('button', { name: rest.button }).click();
+  await page
+    .getByRole('button', {
+      name: rest.out ? 'Write the gas down as recovered' : 'Write it down',
+      exact: true,
+    })
+    .click();
   await expect(page.getByLabel('Amount', { exact: true })).toHaveValue('');
 }
 

@@ -1,15 +1,21 @@
-/** The form that a duty asks for, with what is known filled in, and the word on its button. */
+/** What answers a duty: the step of a visit that does the work, or the form of what is only written; and the word on its button. */
 import type { ObligationKind } from '../core/rules/obligation';
+import type { Step } from '../core/visit/steps';
 import type { FormKind } from './forms';
 
 export const ANSWERS: Record<
   ObligationKind,
-  { kind: FormKind; given?: Record<string, unknown>; words: string }
+  { kind: FormKind; given?: Record<string, unknown>; words: string; step?: Step }
 > = {
-  repair: { kind: 'leakRepaired', words: 'Repaired' },
-  initialTest: { kind: 'verificationTest', given: { stage: 'initial' }, words: 'First test' },
-  followUpTest: { kind: 'verificationTest', given: { stage: 'followUp' }, words: 'Second test' },
-  inspection: { kind: 'leakInspection', words: 'Inspect' },
+  repair: { kind: 'leakRepaired', words: 'Repair', step: 'repair' },
+  initialTest: { kind: 'verificationTest', given: { stage: 'initial' }, words: 'First test', step: 'hold' },
+  followUpTest: {
+    kind: 'verificationTest',
+    given: { stage: 'followUp' },
+    words: 'Second test',
+    step: 'prove',
+  },
+  inspection: { kind: 'leakInspection', words: 'Inspect', step: 'search' },
   plan: { kind: 'planFiled', words: 'File plan' },
   planDone: { kind: 'planCompleted', words: 'Plan done' },
   chronicReport: { kind: 'reportFiled', words: 'Report' },

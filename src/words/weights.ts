@@ -1,4 +1,5 @@
 /** A weight in words: as it was typed, and in the units of its machine. */
+import type { GasSum } from '../core/visit/gasOfVisit';
 import { type Mass, type MassSystem, exactGrams, grams, massText } from '../core/quantity/mass';
 
 export const massWords = (mass: Mass, system: MassSystem): string => {
@@ -9,3 +10,12 @@ export const massWords = (mass: Mass, system: MassSystem): string => {
   const said = /[a-z]/i.test(typed) ? typed : `${typed} ${mass.unit}`;
   return said === shown ? shown : `${said} (${shown})`;
 };
+
+/** Gas of a visit or a day: what was weighed, and each time that nobody weighed, with its reason. */
+export const gasSumWords = ({ weighed, times, notWeighed }: GasSum, system: MassSystem): string =>
+  [
+    times > notWeighed.length && massText(grams(weighed), system),
+    ...notWeighed.map((why) => `not weighed: ${why}`),
+  ]
+    .filter(Boolean)
+    .join('; ');

@@ -7,7 +7,7 @@ import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, OUNCE, asPsig, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
 import { type Gauge, type HoldReading, expectedPressure, judgeHold } from './hold';
 import { fallFor, holdLoss, standingTime } from './holdLoss';
-import { gasDensity, release } from './release';
+import { gasDensity, release, volumeByCharge } from './release';
 
 const PSI = 6894.757293168;
 const YEAR = 365 * 86_400;
@@ -343,5 +343,18 @@ describe('gas let go by opening', () => {
     const whole = valueOf(release({ ...input, left: psig(100) * 0.1, traceShare: 1 })).mass;
     expect(valueOf(release({ ...input, traceShare: 0.1 })).mass).toBeCloseTo(whole, 9);
     expect(refusalOf(release({ ...input, traceShare: 2 }))).toMatchObject({ reason: 'outOfRange' });
+  });
+  test('from one pressure to another: what was let out is the difference, and never less than nothing', () => {
+    const input = { table: r134a, volume: 0.01, temperature: celsius(21), traceShare: 1 };
+    const all = (left: number) => valueOf(release({ ...input, left })).mass;
+    const between = valueOf(release({ ...input, left: psig(30), after: psig(5) })).mass;
+    expect(between).toBeCloseTo(all(psig(30)) - all(psig(5)), 12);
+    expect(refusalOf(release({ ...input, left: psig(5), after: psig(30) }))).toMatchObject({
+      reason: 'outOfRange',
+    });
+  });
+  test('a volume by the charge: 10 kg at 400 kg for each m³ are 25 L, 14 to 40', () => {
+    const { least, usual, most } = volumeByCharge(10);
+    expect([least * 1000, usual * 1000, most * 1000].map((each) => Math.round(each))).toEqual([14, 25, 40]);
   });
 });

@@ -49,6 +49,17 @@ export function gasDensity(
   return ok({ density: ideal(temperature) / compressibility, liquidPresent: false });
 }
 
+/** kg/m³: how much refrigerant machines hold for each m³ inside; trade judgement, from full receivers to long dry lines. */
+const FILL = { least: 250, usual: 400, most: 700 } as const;
+
+/**
+ * m³ inside a machine by its full charge (kg), where nobody knows the volume: an estimate with its range.
+ * `volumeByCharge(4).usual` // => 0.01
+ */
+export function volumeByCharge(fullCharge: number): { least: number; usual: number; most: number } {
+  return { least: fullCharge / FILL.most, usual: fullCharge / FILL.usual, most: fullCharge / FILL.least };
+}
+
 export interface Release {
   /** kg of refrigerant */
   mass: number;
@@ -57,32 +68,42 @@ export interface Release {
   liquidPresent: boolean;
 }
 
-/** `traceShare` is 1 for refrigerant, else the share of the pressure that a trace in nitrogen makes up. */
+/** From the pressure before to that after (Pa absolute; null: all that was in it). `traceShare` is 1 for refrigerant, else the share of the pressure that a trace in nitrogen makes up. */
 export function release(input: {
   table: SaturationTable;
   volume: CubicMetres;
-  left: number;
+  left: Pascals;
+  after?: Pascals | null;
   temperature: Kelvins;
   traceShare: number;
 }): Outcome<Release> {
-  const { table, volume, left, temperature, traceShare } = input;
+  const { table, volume, left, after = null, temperature, traceShare } = input;
   const bad = notPositive({ volume }) ?? outOfRange('trace in the nitrogen', 'share', traceShare, 0, 1);
   if (bad) return bad;
+  const higher = after === null ? null : outOfRange('pressure after', 'pressure', after, 0, left);
+  if (higher) return higher;
   const partial = left * traceShare;
   const dense = gasDensity(table, partial, temperature);
   if (!dense.ok) return dense;
   const { density, liquidPresent } = dense.value;
+  const kept = after === null ? null : gasDensity(table, after * traceShare, temperature);
+  if (kept && !kept.ok) return kept;
+  const mass = volume * (density - (kept?.value.density ?? 0));
   return calculated(
-    { mass: volume * density, density, liquidPresent },
+    { mass, density, liquidPresent },
     {
-      formula: 'gas let go = volume × vapour density at the pressure left',
+      formula:
+        after === null
+          ? 'gas let go = volume × vapour density at the pressure left'
+          : 'gas let go = volume × (vapour density before − after)',
       figures: [
         figure('volume', 'volume', volume),
         figure('pressure left', 'pressure', left),
+        ...(after === null ? [] : [figure('pressure after', 'pressure', after)]),
         ...(traceShare === 1 ? [] : [figure('trace in the nitrogen', 'share', traceShare)]),
         figure('temperature', 'temperature', temperature),
         figure('vapour density', 'density', density),
-        figure('let go', 'mass', volume * density),
+        figure('let go', 'mass', mass),
       ],
       source: 'Vapour density of the saturation table, carried to the temperature; ideal gas below the table',
       validity:

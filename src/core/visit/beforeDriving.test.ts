@@ -1,7 +1,8 @@
 /** What the history says before driving, from logbooks written by hand. */
 import { describe, expect, test } from 'vitest';
 import { dayOf } from '../quantity/day';
-import { type Fact, added, found, gas, note, standing, topOff } from '../testkit/facts';
+import { exactGrams } from '../quantity/mass';
+import { type Fact, added, found, gas, lb, note, recovered, standing, topOff } from '../testkit/facts';
 import { beforeDriving } from './beforeDriving';
 import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';
 
@@ -42,12 +43,25 @@ test('where it leaked before: the most frequent place first, however it was writ
 test('last gas, and what is likely missing by now', () => {
   // 10 lb in 200 days, then 232 days: 11.6 lb; never more than the full charge.
   const slow = digest([gas('2025-09-17'), topOff('2026-04-05', 10)]);
-  expect(slow.lastGas).toMatchObject({ on: dayOf('2026-04-05'), added: true });
+  expect(slow.lastGas).toMatchObject({
+    on: dayOf('2026-04-05'),
+    added: { times: 1 },
+    recovered: { times: 0 },
+  });
   expect((slow.missing ?? 0) / POUND).toBeCloseTo(11.6, 6);
   const fast = digest([gas('2026-03-01'), topOff('2026-03-11', 60)]);
   expect((fast.missing ?? 0) / POUND).toBeCloseTo(100, 6);
   // Not weighed is said, not guessed.
-  expect(digest([added('2026-04-05', 'topOff', null)]).lastGas).toMatchObject({ grams: null });
+  expect(digest([added('2026-04-05', 'topOff', null)]).lastGas?.added.notWeighed).toEqual(['no scale']);
+  // All of the last day: two bottles in are one sum, and what came out stands beside it.
+  const day = digest([
+    topOff('2026-04-01', 9),
+    topOff('2026-04-05', 2),
+    topOff('2026-04-05', 3),
+    recovered('2026-04-05', 'repair', 1),
+  ]);
+  expect(Number(day.lastGas?.added.weighed ?? 0n)).toBe(Number(exactGrams(lb(5))));
+  expect(day.lastGas?.recovered.times).toBe(1);
 });
 
 describe('notes to the next person', () => {

@@ -6,9 +6,9 @@ import { z } from 'zod';
 import { leakingMachine } from '../judge/leakingMachine';
 import { maybe } from '../logbook/fields';
 import type { DatedEntry } from '../logbook/order';
-import { type ExactGrams, exactGrams } from '../quantity/mass';
 import type { Day } from '../quantity/day';
 import type { Standing } from '../rules/standing';
+import { type GasSum, gasOfVisit } from './gasOfVisit';
 import {
   type FittedPart,
   type ReplacedAgain,
@@ -35,7 +35,8 @@ export interface Handover {
 export interface BeforeDriving {
   /** where it leaked before, the most frequent first */
   leakPlaces: readonly LeakPlace[];
-  lastGas: { on: Day; added: boolean; grams: ExactGrams | null } | null;
+  /** all gas of the last day on which any moved */
+  lastGas: { on: Day; added: GasSum; recovered: GasSum } | null;
   /** kg likely missing by now from its present rate; null where the additions do not say */
   missing: number | null;
   handover: Handover | null;
@@ -86,13 +87,10 @@ function leakPlacesOf(entries: readonly DatedEntry[]): LeakPlace[] {
 }
 
 function lastGasOf({ history }: Standing): BeforeDriving['lastGas'] {
-  const last = history.gas.findLast(({ entry }) => entry.kind !== 'retrofitted');
-  if (!last || last.entry.kind === 'retrofitted') return null;
-  return {
-    on: last.day,
-    added: last.entry.kind === 'refrigerantAdded',
-    grams: last.entry.mass ? exactGrams(last.entry.mass) : null,
-  };
+  const on = history.gas.findLast(({ entry }) => entry.kind !== 'retrofitted')?.day;
+  if (on === undefined) return null;
+  const { added, recovered } = gasOfVisit(history.entries.filter(({ day }) => day === on));
+  return { on, added, recovered };
 }
 
 const filled = (text: string | null | undefined): string | null => text?.trim() || null;

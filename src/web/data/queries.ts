@@ -139,6 +139,8 @@ export const useLeaksOfKind = (kind: string) => useAsk('leaksOfKind', { parts: {
 
 /** The visit to several machines that has this id. */
 export const useVisitRows = (visitId: string) => useAsk('visits', { query: { visit: visitId } });
+/** Visits to one machine, newest first. */
+export const useVisitsOf = (machineId: string) => useAsk('visits', { query: { machine: machineId } });
 /** All visits, narrowed by words. */
 export const useVisitPages = (text: string) => usePages('visits', { text });
 

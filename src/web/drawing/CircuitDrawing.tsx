@@ -52,6 +52,8 @@ export function CircuitDrawing(props: Props) {
   const current = Math.min(page, pages - 1);
   const drawing = drawn(map, current);
   const loose = values.filter(({ place, partId }) => drawing.slotOf(place, partId) === null);
+  const read = loose.filter((value) => !value.empty);
+  const waiting = loose.filter((value) => value.empty);
   return (
     <div>
       <OnePage {...props} drawing={drawing} />
@@ -68,10 +70,20 @@ export function CircuitDrawing(props: Props) {
           </Button>
         </div>
       )}
-      {loose.length > 0 && (
-        <Fold title="Also read" about={loose.map((value) => uncapped(value.said)).join(' · ')}>
+      {waiting.map((value) => (
+        <Button
+          key={value.place}
+          className="mr-2 mt-1"
+          aria-label={value.said}
+          onClick={() => onValue?.(value)}
+        >
+          {value.words}
+        </Button>
+      ))}
+      {read.length > 0 && (
+        <Fold title="Also read" about={read.map((value) => uncapped(value.said)).join(' · ')}>
           <div className="grid grid-cols-2 gap-2">
-            {loose.map((value) => (
+            {read.map((value) => (
               <Button
                 key={`${value.place} ${value.partId}`}
                 className="justify-start! text-left"

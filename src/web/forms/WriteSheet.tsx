@@ -26,7 +26,7 @@ import { formFor } from '../../record/forms';
 import { placedInDay } from '../../record/placeInDay';
 import { visitOf } from '../data/visitAddress';
 import { useKeptDraft } from '../data/useKeptDraft';
-import { keptDay } from '../data/visitDay';
+import { visitDay } from '../data/visitDay';
 import { useWrite } from '../data/useWrite';
 import { type WriteRequest, useWriteSheet } from '../data/writeSheet';
 
@@ -73,7 +73,15 @@ function WriteForm({
   const [first] = useState<Values>(() => initialValues(spec, request.given, corrected, standing, labels));
   const { draft, set, forget } = useKeptDraft(name, () => ({
     values: first,
-    on: corrected?.on ?? dayText(keptDay(visitId, today)),
+    on:
+      corrected?.on ??
+      dayText(
+        visitDay(
+          visitId,
+          today,
+          standing.history.entries.filter(({ entry }) => entry.visitId === visitId),
+        ),
+      ),
     note: corrected?.note ?? '',
     correctionReason: '',
   }));

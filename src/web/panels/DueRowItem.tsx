@@ -50,15 +50,25 @@ export function DueRowItem({ row }: { row: DueRow }) {
         <p className="text-right text-[0.93rem] text-balance">{rodWords(row.rod, row.massSystem)}</p>
       </div>
       <div className="col-span-2 flex gap-2 md:col-span-1 md:flex-col">
-        <Button
-          className="flex-1"
-          weight={row.state === 'overdue' ? 'main' : 'plain'}
-          onClick={() =>
-            write.open({ kind: answer.kind, machineId: row.machineId, ...(given ? { given } : {}) })
-          }
-        >
-          {answer.words}
-        </Button>
+        {answer.step ? (
+          <ButtonLink
+            className="flex-1"
+            weight={row.state === 'overdue' ? 'main' : 'plain'}
+            to={`/visits?begin&machine=${encodeURIComponent(row.machineId)}&step=${answer.step}`}
+          >
+            {answer.words}
+          </ButtonLink>
+        ) : (
+          <Button
+            className="flex-1"
+            weight={row.state === 'overdue' ? 'main' : 'plain'}
+            onClick={() =>
+              write.open({ kind: answer.kind, machineId: row.machineId, ...(given ? { given } : {}) })
+            }
+          >
+            {answer.words}
+          </Button>
+        )}
         {row.caseOpenedOn !== null && (
           <ButtonLink
             weight="quiet"

@@ -48,7 +48,9 @@ function Laid() {
   const { present } = view.standing;
   const StepScreen = STEP_SCREENS[step];
   // The next step begins at its top, wherever the last one was left.
-  useLayoutEffect(() => window.scrollTo(0, 0), [step]);
+  useLayoutEffect(() => {
+    window.scrollTo(0, 0);
+  }, [step]);
   return (
     <div className="lg:grid lg:min-h-screen lg:grid-cols-[12.5rem_minmax(0,1fr)] xl:grid-cols-[12.5rem_minmax(0,1fr)_19rem]">
       <div className="hidden border-r border-line lg:block">
@@ -143,7 +145,10 @@ function Machines({ at }: { at: 'top' | 'foot' }) {
   const { visitId, view, step } = useVisit();
   const visits = useVisitRows(visitId).data;
   const [adding, setAdding] = useState(false);
-  const rows: readonly VisitRow[] = visits?.rows ?? [];
+  // In one order, whichever was written last.
+  const rows: readonly VisitRow[] = (visits?.rows ?? []).toSorted((a, b) =>
+    a.machineName.localeCompare(b.machineName, undefined, { numeric: true }),
+  );
   const { appliance } = view.machine;
   const many = rows.length > 1;
   // Where one thinks of another machine: on arriving, and when this one is done.

@@ -6,7 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { VisitRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
 import { useWriter } from '../data/writer';
-import { useMachine, useToday, useVisitPages } from '../data/queries';
+import { useMachine, useToday, useVisitPages, useVisitsOf } from '../data/queries';
 import { WriterField } from '../forms/WriterField';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
@@ -15,7 +15,8 @@ import { MachinePicker } from '../forms/MachinePicker';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 import { dateWords, dayWords } from '../../words/dates';
-import { visitAddress } from '../data/visitAddress';
+import type { Step } from '../../core/visit/steps';
+import { stepFrom, visitAddress } from '../data/visitAddress';
 import { useBegin } from './useBegin';
 
 interface Together {
@@ -98,7 +99,13 @@ export default function VisitsPage() {
       ) : (
         <Loaded query={query as UseQueryResult<never>}>{() => null}</Loaded>
       )}
-      {beginning && <BeginSheet machine={params.get('machine')} onClose={() => setParams({})} />}
+      {beginning && (
+        <BeginSheet
+          machine={params.get('machine')}
+          step={stepFrom(params.get('step') ?? undefined)}
+          onClose={() => setParams({})}
+        />
+      )}
     </Page>
   );
 }
@@ -139,16 +146,37 @@ function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
   );
 }
 
-function BeginSheet({ machine, onClose }: { machine: string | null; onClose: () => void }) {
+function BeginSheet({ machine, step, onClose }: { machine: string | null; step: Step; onClose: () => void }) {
   const [machineId, setMachineId] = useState(machine);
   return (
     <Sheet title="Begin a visit" subtitle="To which machine? Others of the site can join." onClose={onClose}>
-      {machineId === null ? <MachinePicker onPick={setMachineId} /> : <Beginning machineId={machineId} />}
+      {machineId === null ? (
+        <MachinePicker onPick={setMachineId} />
+      ) : (
+        <Beginning machineId={machineId} step={step} />
+      )}
     </Sheet>
   );
 }
 
-function Beginning({ machineId }: { machineId: string }) {
+/** A visit to this machine that goes on is gone on with, not begun again. */
+function GoingOn({ machineId, step }: { machineId: string; step: Step }) {
+  const open = (useVisitsOf(machineId).data?.rows ?? []).find((row) => !row.handedOver);
+  if (!open) return null;
+  return (
+    <p className="mb-3 border-l-4 border-green pl-3">
+      A visit of {dateWords(open.from)} goes on here.{' '}
+      <Link
+        className="inline-flex min-h-11 items-center font-semibold text-green underline underline-offset-4"
+        to={visitAddress(open.visitId, machineId, step)}
+      >
+        Go on with it
+      </Link>
+    </p>
+  );
+}
+
+function Beginning({ machineId, step }: { machineId: string; step: Step }) {
   const query = useMachine(machineId);
   const today = useToday(query.data?.site.timezone);
   const { begin, person, beginning, error } = useBegin();
@@ -160,13 +188,14 @@ function Beginning({ machineId }: { machineId: string }) {
             <span className="text-xl font-bold">{appliance.name}</span> · {site.name}
             {today !== null && <span className="block text-soft">{dayWords(today)}</span>}
           </p>
+          <GoingOn machineId={machineId} step={step} />
           <WriterField />
           <ApiError error={error} />
           <Button
             weight="main"
             className="mt-3 w-full"
             disabled={!person || today === null || beginning}
-            onClick={() => today !== null && begin(machineId, today)}
+            onClick={() => today !== null && begin(machineId, today, undefined, step)}
           >
             {beginning ? 'Beginning…' : 'Begin'}
           </Button>

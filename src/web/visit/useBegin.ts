@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
+import type { Step } from '../../core/visit/steps';
 import { useWriter } from '../data/writer';
 import { forgetKept, readKept, writeKept } from '../data/kept';
 import { rememberMachine } from '../data/recentMachines';
@@ -17,7 +18,7 @@ export function useBegin() {
     person,
     beginning: writing,
     error,
-    begin: (machineId: string, today: Day, joined?: string) => {
+    begin: (machineId: string, today: Day, joined?: string, step: Step = 'before') => {
       if (!person) return;
       // A second try begins the same visit, also after a reload.
       const key = `abacus.begin ${machineId}`;
@@ -38,7 +39,7 @@ export function useBegin() {
         if (!saved) return;
         forgetKept(key);
         rememberMachine(machineId);
-        void navigate(visitAddress(visitId, machineId, 'before'));
+        void navigate(visitAddress(visitId, machineId, step));
       });
     },
   };

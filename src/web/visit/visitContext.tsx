@@ -13,7 +13,7 @@ import { useInstruments } from '../data/queries';
 import { type FormPlace, placeOf } from '../../record/place';
 import type { MachineView } from '../data/machineView';
 import { layoutOf, mapOfMachine } from '../../record/circuitOf';
-import { keepDay, keptDay } from '../data/visitDay';
+import { keepDay, visitDay } from '../data/visitDay';
 import type { UnitSystem } from '../../words/measures';
 
 export interface Visit {
@@ -57,7 +57,9 @@ export function VisitProvider({
   const { person } = useWriter();
   const instruments = useInstruments().data;
   const { machine, standing, today } = view;
-  const [day, setDayState] = useState(() => keptDay(visitId, today));
+  const [day, setDayState] = useState(() =>
+    visitDay(visitId, today, visitRecord(standing.history.entries, visitId).entries),
+  );
   const place = useMemo(
     () => placeOf(view.bareUnit, machine.site, view.names.leaks),
     [view.bareUnit, machine.site, view.names.leaks],
@@ -74,7 +76,7 @@ export function VisitProvider({
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {
-    keepDay(visitId, next);
+    keepDay(visitId, next, today);
     setDayState(next);
   };
   const by = person?.id ?? null;

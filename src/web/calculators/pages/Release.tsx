@@ -1,5 +1,5 @@
 /** How much got out when a section was opened. */
-import { release } from '../../../core/bench/release';
+import { release, volumeByCharge } from '../../../core/bench/release';
 import { useBenchForm } from '../form';
 import { Big, Caution } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
@@ -13,8 +13,21 @@ const SPECS = {
     dimension: 'volume',
     unit: { us: 'L', metric: 'L' },
     example: 0.002,
+    optional: true,
   },
-  left: { label: 'Pressure that was left', dimension: 'pressure', example: 120_000 },
+  fullCharge: {
+    label: 'Full charge, where nobody knows the volume',
+    dimension: 'mass',
+    optional: true,
+    hint: 'The volume is then estimated by it, with its range.',
+  },
+  left: { label: 'Pressure before', dimension: 'pressure', example: 120_000 },
+  after: {
+    label: 'Pressure after',
+    dimension: 'pressure',
+    optional: true,
+    hint: 'Empty: all that was in it.',
+  },
   temperature: { label: 'Temperature of the section', dimension: 'temperature', example: 294.2611 },
   trace: {
     label: 'Refrigerant in the gas',
@@ -38,42 +51,65 @@ export default function Release() {
         </>
       }
     >
-      <Ready form={form} keys={['volume', 'left', 'temperature', 'trace']}>
-        {(si) => (
+      <Ready
+        form={form}
+        keys={[form.si.volume === null ? 'fullCharge' : 'volume', 'left', 'temperature', 'trace']}
+      >
+        {() => (
           <WithTable>
-            {(table) => (
-              <KeptAnswer
-                outcome={release({ table, ...si, traceShare: si.trace })}
-                tool="release"
-                kind="readings"
-                fields={form.fields}
-                summary={({ mass }) =>
-                  `Estimated release of ${table.name}: ${show('mass', mass)}, ${show('volume', si.volume)} opened at ${show('pressure', si.left)}`
-                }
-                below={() => (
-                  <>
-                    <Caution>
-                      Never let refrigerant out on purpose: recover first, down to what the rules ask. This
-                      counts what could not be helped. Gas displaces air in a closed room.
-                    </Caution>
-                    <FlammableCaution />
-                  </>
-                )}
-              >
-                {(value) => (
-                  <Big
-                    label="Got out, about"
-                    note={
-                      value.liquidPresent
-                        ? 'The pressure is that of saturation: liquid may have been there too, and is not counted.'
-                        : 'An estimate, to be recorded as one.'
-                    }
-                  >
-                    {show('mass', value.mass)}
-                  </Big>
-                )}
-              </KeptAnswer>
-            )}
+            {(table) => {
+              const { volume, fullCharge, left, after, temperature, trace } = form.si;
+              const estimated = volume === null && fullCharge !== null ? volumeByCharge(fullCharge) : null;
+              const inside = volume ?? estimated?.usual ?? 0;
+              const given = {
+                table,
+                left: left ?? 0,
+                after,
+                temperature: temperature ?? 0,
+                traceShare: trace ?? 1,
+              };
+              const range =
+                estimated &&
+                [estimated.least, estimated.most].map((each) => {
+                  const found = release({ ...given, volume: each });
+                  return found.ok ? show('mass', found.value.value.mass) : '–';
+                });
+              return (
+                <KeptAnswer
+                  outcome={release({ ...given, volume: inside })}
+                  tool="release"
+                  kind="readings"
+                  fields={form.fields}
+                  summary={({ mass }) =>
+                    `Estimated release of ${table.name}: ${show('mass', mass)}, ${show('volume', inside)}${estimated ? ' (estimated by its charge)' : ''} opened at ${show('pressure', left ?? 0)}${range ? `, between ${range.join(' and ')}` : ''}`
+                  }
+                  below={() => (
+                    <>
+                      <Caution>
+                        Never let refrigerant out on purpose: recover first, down to what the rules ask. This
+                        counts what could not be helped. Gas displaces air in a closed room.
+                      </Caution>
+                      <FlammableCaution />
+                    </>
+                  )}
+                >
+                  {(value) => (
+                    <Big
+                      label="Got out, about"
+                      note={
+                        value.liquidPresent
+                          ? 'The pressure is that of saturation: liquid may have been there too, and is not counted.'
+                          : range
+                            ? `Between ${range.join(' and ')}: the volume is estimated by the charge.`
+                            : 'An estimate, to be recorded as one.'
+                      }
+                    >
+                      {show('mass', value.mass)}
+                    </Big>
+                  )}
+                </KeptAnswer>
+              );
+            }}
           </WithTable>
         )}
       </Ready>

@@ -1,7 +1,8 @@
 /** Before driving: what the history of a machine says, on one page, and what to pack. */
 import { Link, useParams } from 'react-router';
 import { dayOf } from '../../../core/quantity/day';
-import { grams, massText } from '../../../core/quantity/mass';
+import { massText } from '../../../core/quantity/mass';
+import { gasSumWords } from '../../../words/weights';
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
@@ -120,7 +121,12 @@ function Gas({ digest: { lastGas, missing }, view }: { digest: BeforeDriving; vi
       </p>
       <p>
         {lastGas
-          ? `Last gas: ${lastGas.grams === null ? 'not weighed' : massText(grams(lastGas.grams), system)} ${lastGas.added ? 'added' : 'recovered'} ${dayWords(lastGas.on)}.`
+          ? `Last gas, ${dayWords(lastGas.on)}: ${[
+              lastGas.added.times > 0 && `added ${gasSumWords(lastGas.added, system)}`,
+              lastGas.recovered.times > 0 && `recovered ${gasSumWords(lastGas.recovered, system)}`,
+            ]
+              .filter(Boolean)
+              .join(', ')}.`
           : 'No gas is on record.'}
       </p>
       <p>

@@ -15,6 +15,7 @@ import { Block, Lines } from './blocks';
 import { Heading } from './Heading';
 import { Searched, LeaksTold } from './found';
 import { GasBlock } from './gas';
+import { ReadingsTold } from './readings';
 import { Signature } from './Signature';
 import { NOT_RECORDED } from './notRecorded';
 
@@ -27,11 +28,10 @@ export function ServiceRecord() {
       <Heading />
       <div className="gap-x-8 sm:columns-2">
         <Block title="Found">
-          <Lines of="found" />
+          <Lines of="found" but="reading" />
         </Block>
-        <LeaksTold />
         <Searched />
-        <GasBlock />
+        <LeaksTold />
         <Block title="Decided">
           <Lines of="decided" />
         </Block>
@@ -39,6 +39,7 @@ export function ServiceRecord() {
           <Lines of="done" />
         </Block>
         <TestsTold />
+        <GasBlock />
         <Block title="How it runs">
           <Lines of="runs" />
         </Block>
@@ -46,6 +47,7 @@ export function ServiceRecord() {
         <LeftBehind />
         <DueNow />
       </div>
+      <ReadingsTold />
       <Photos />
       <Signature />
       <ChangedSince />

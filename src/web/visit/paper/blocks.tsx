@@ -4,7 +4,9 @@ import { weakIn } from '../../../core/visit/evidence';
 import type { Entry } from '../../../core/logbook/entry';
 import { weakWords } from '../../../words/leaks';
 import { entryTitle, sentenceOf } from '../../../record/sentence';
+import type { NoteName } from '../../../core/visit/notes';
 import type { PaperBlock } from '../../../record/paperBlocks';
+import { recordOf } from '../../../record/records';
 import { blockOf } from '../../../record/whereItStands';
 import { isTest, useRunning } from '../panels/TestsPanel';
 import { useVisit } from '../visitContext';
@@ -19,9 +21,20 @@ export function Block({ title, children }: { title: string; children: ReactNode 
   );
 }
 
-export function Lines({ of, empty = NOT_RECORDED }: { of: PaperBlock; empty?: string | null }) {
+/** `but`: notes that stand on the paper elsewhere. */
+export function Lines({
+  of,
+  but,
+  empty = NOT_RECORDED,
+}: {
+  of: PaperBlock;
+  but?: NoteName;
+  empty?: string | null;
+}) {
   const { record } = useVisit();
-  const entries = record.entries.map(({ entry }) => entry).filter((entry) => blockOf(entry) === of);
+  const entries = record.entries
+    .map(({ entry }) => entry)
+    .filter((entry) => blockOf(entry) === of && (but === undefined || recordOf(entry).note !== but));
   if (entries.length === 0) return empty === null ? null : <p className="text-soft">{empty}</p>;
   return (
     <ul>

@@ -136,6 +136,9 @@ function NumberKeys({
       : null;
   const amounts = figures && amountsTo(place, figures, show, units);
   const before = own === null ? lastTime(place) : null;
+  // What the instrument is off by is put in, and said.
+  const shifted = (read: Measured | null): string | null =>
+    read?.instrument && read.instrument.offset !== 0 ? `corrected to ${show(dimension, read.si)}` : null;
   const fitting = home.instruments.filter((each) => each.dimension === dimension);
   const done = async (given: Stated<Measured>) => {
     if (await save(given)) forget();
@@ -171,7 +174,9 @@ function NumberKeys({
               </p>
             )}
             <p className="text-soft">
-              {[before && `last time ${before}`, NUMBER_HINTS[place]].filter(Boolean).join(' · ')}
+              {[shifted(measured), before && `last time ${before}`, NUMBER_HINTS[place]]
+                .filter(Boolean)
+                .join(' · ')}
             </p>
             {!read.ok && (tried || read.refusal.reason !== 'empty') && (
               <p role="alert" className="font-semibold text-brick">

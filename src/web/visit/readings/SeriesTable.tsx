@@ -2,9 +2,9 @@
 import { PHASES } from '../../../core/visit/notes';
 import { readingsOfPhase } from '../../../core/visit/readings/series';
 import type { Measured } from '../../../core/visit/stated';
-import { type PlaceName, NUMBER_NAMES, SIGN_NAMES, isSignName } from '../../../core/visit/readings/places';
+import { CIRCUMSTANCE_NAMES, NUMBER_NAMES, SIGN_NAMES } from '../../../core/visit/readings/places';
 import { degreesApart } from '../../../words/amounts';
-import { PHASE_WORDS, placeWords, signWords } from '../../../words/readings';
+import { PHASE_WORDS, readingWords, signWords } from '../../../words/readings';
 import { measuredWords, statedWords } from '../../../words/stated';
 import { useVisit } from '../visitContext';
 import { useReadings } from './useReadings';
@@ -25,12 +25,14 @@ export function SeriesTable() {
     const so = readingsOfPhase(series, phase);
     return { phase, so, figures: figuresFor(so) };
   });
-  const wordsOf = (name: PlaceName, so: (typeof columns)[number]['so']): string | null =>
-    isSignName(name)
-      ? statedWords<string>(so.signs[name], (value) => signWords(name, value))
-      : statedWords<Measured>(so.numbers[name], measuredWords);
-  const rows = [...NUMBER_NAMES, ...SIGN_NAMES]
-    .map((name) => ({ name: placeWords(name), cells: columns.map(({ so }) => wordsOf(name, so)) }))
+  const known: string[] = [...NUMBER_NAMES, ...SIGN_NAMES, ...CIRCUMSTANCE_NAMES];
+  // Another tool may have read what we have no place for.
+  const others = [...new Set(series.map((taken) => taken.name))].filter((name) => !known.includes(name));
+  const wordsOf = (name: string, so: (typeof columns)[number]['so']): string | null =>
+    statedWords<Measured>(so.numbers[name], measuredWords) ??
+    statedWords<string>(so.signs[name], (value) => signWords(name, value));
+  const rows = [...known, ...others]
+    .map((name) => ({ name: readingWords(name), cells: columns.map(({ so }) => wordsOf(name, so)) }))
     .filter((row) => row.cells.some((cell) => cell !== null));
   const computed = COMPUTED.map(([key, name]) => ({
     name,

@@ -1,0 +1,259 @@
+/**
+ * The hands of a visit, on a phone: how far each step scrolls, how often it is touched, whether it can be done without a
+ * finger at all, and what a screen reader meets on the drawing and the keypad. The budget is the handbook's.
+ */
+import AxeBuilder from '@axe-core/playwright';
+import { type Page, expect, test } from '@playwright/test';
+import { STEPS } from '../src/core/visit/steps';
+import { addMachine, logGas, sheet, writeAs } from './steps';
+import { beginVisit } from './visitSteps';
+
+test.beforeEach(async ({ page }, info) => {
+  test.skip(info.project.name === 'desk', 'the budget is that of a phone');
+  await writeAs(page, 'marit');
+});
+
+const VISIT = '/visits/visit-flower-2/flower-2';
+/** screens of a phone */
+const LONGEST = 2;
+const SHORT = 1.5;
+
+test('no step opens longer than two screens, half of them no longer than one and a half', async ({
+  page,
+}) => {
+  const lengths: number[] = [];
+  for (const step of STEPS) {
+    await page.goto(`${VISIT}/${step}`);
+    await page.getByRole('navigation', { name: 'Step before and step after' }).waitFor();
+    // What is fetched on opening has come when the height stands still.
+    let before = -1;
+    await expect
+      .poll(async () => {
+        const height = await page.evaluate(() => document.documentElement.scrollHeight);
+        const still = height === before;
+        before = height;
+        return still;
+      })
+      .toBe(true);
+    const screens = before / 844;
+    expect(screens, step).toBeLessThanOrEqual(LONGEST);
+    lengths.push(screens);
+  }
+  expect(lengths.filter((each) => each <= SHORT).length).toBeGreaterThanOrEqual(STEPS.length / 2);
+});
+
+/** Touches a button and counts it; keys of the keypad are touches too. */
+function hands(page: Page) {
+  let touches = 0;
+  const tap = async (locator: ReturnType<Page['locator']>) => {
+    touches += 1;
+    await locator.tap();
+  };
+  return {
+    touches: () => touches,
+    tap,
+    button: (name: string | RegExp) =>
+      tap(page.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name }).last()),
+    /** A list is opened and chosen from: two touches. */
+    pick: async (name: string, label: string) => {
+      const list = page.getByRole('combobox', { name });
+      await tap(list);
+      touches += 1;
+      await list.selectOption({ label });
+    },
+    /** Keys, one after the other, then the confirmation. */
+    keys: async (figures: string, confirm: string | RegExp) => {
+      const pad = sheet(page);
+      for (const key of figures)
+        await tap(
+          key === '-'
+            ? pad.getByRole('button', { name: 'Below zero, or above' })
+            : pad.getByRole('button', { name: key, exact: true }),
+        );
+      await tap(pad.getByRole('button', { name: confirm, exact: true }));
+    },
+  };
+}
+
+test('six readings in a run of the thumb, and a whole visit with one leak: touches as the handbook allows', async ({
+  page,
+}) => {
+  const address = await addMachine(page, {
+    site: 'By hand',
+    name: 'Cooler by hand',
+    refrigerant: 'R-134a',
+    charge: '22 lb',
+  });
+  await logGas(page, { amount: '22 lb', on: '2025-11-23', reason: 'Commissioning' });
+  await beginVisit(page);
+  const hand = hands(page);
+  const next = async (step: string) => {
+    await hand.tap(
+      page.getByRole('navigation', { name: 'Step before and step after' }).getByRole('link').last(),
+    );
+    await expect(page.getByRole('heading', { level: 1, name: step })).toBeVisible();
+    expect(await page.evaluate(() => window.scrollY)).toBe(0);
+  };
+  await next('Arrive');
+  await next('Read');
+  const before = hand.touches();
+  await hand.button('Read on: suction pressure');
+  const round = [
+    ['4', 'Next: head pressure'],
+    ['96', 'Next: suction line'],
+    ['58', 'Next: liquid line'],
+    ['74', 'Next: box'],
+    ['46', 'Next: air at the condenser'],
+    ['71', 'Done'],
+  ] as const;
+  for (const [figures, confirm] of round) await hand.keys(figures, confirm);
+  await expect(sheet(page)).toBeHidden();
+  expect(hand.touches() - before).toBeLessThanOrEqual(32);
+  await expect(sheet(page)).toBeHidden();
+  // What they amount to is computed: 63 °F above −5 °F, 11 °F below 85 °F.
+  const drawn = page.getByRole('group', { name: /^The machine/ });
+  await expect(drawn.getByRole('button', { name: /^Suction line 58 °F, superheat 63 °F/ })).toBeVisible();
+  await expect(drawn.getByRole('button', { name: /^Liquid line 74 °F, subcooling 11 °F/ })).toBeVisible();
+
+  await next('Diagnosis');
+  await hand.tap(page.getByRole('region', { name: 'Leading causes' }).getByRole('button').first());
+  await hand.button('This is my diagnosis');
+  await next('Standing or test pressure');
+  await next('Search');
+  await hand.tap(
+    page.getByRole('group', { name: /^Circuit map/ }).getByRole('button', { name: /^Flare nut,/ }),
+  );
+  await hand.button('leak confirmed');
+  await hand.button('bubbles');
+  await expect(page.getByRole('region', { name: 'Leaks', exact: true })).toContainText('k1');
+  await next('Decide');
+  await next('Isolate or recover');
+  const machine = page.getByRole('group', { name: /^The machine/ });
+  await hand.tap(machine.getByRole('button', { name: /^Receiver valve,/ }));
+  await hand.button('Shut');
+  await expect(sheet(page)).toBeHidden();
+  await hand.pick('Way', 'Pumped down');
+  await hand.button('Save how it was isolated');
+  await next('Repair');
+  await hand.button('Repair k1');
+  await hand.tap(sheet(page).getByRole('radio', { name: 'flare made again' }));
+  await hand.button('Write the repair down');
+  await expect(sheet(page)).toBeHidden();
+  await next('Pressure test');
+  await hand.tap(machine.getByRole('button', { name: /^Evaporator coil,/ }));
+  await hand.button('The gauge sits here');
+  await hand.tap(page.getByRole('radio', { name: 'nitrogen with a trace of refrigerant' }));
+  await hand.button('Start pressure');
+  await hand.keys('120', 'Start the test');
+  await expect(sheet(page)).toBeHidden();
+  await hand.button('Next reading');
+  await hand.keys('120', 'Keep this reading');
+  await expect(page.getByRole('list', { name: 'Readings of this test' }).getByRole('listitem')).toHaveCount(
+    2,
+  );
+  await hand.tap(page.getByRole('radio', { name: 'passed', exact: true }));
+  await hand.button(/^First test after repair of k1/);
+  await expect(page.getByRole('region', { name: 'Tested in this visit' })).toContainText('first test passed');
+  await hand.tap(machine.getByRole('button', { name: /^Receiver valve,/ }));
+  await hand.button('Open again');
+  await expect(sheet(page)).toBeHidden();
+  await next('Evacuate');
+  const vacuum = page.getByRole('form', { name: 'Vacuum' });
+  await hand.tap(vacuum.getByLabel('Lowest reading', { exact: true }));
+  for (const key of '340') {
+    await page.keyboard.press(key);
+    await hand.tap(vacuum.getByLabel('Lowest reading', { exact: true }));
+  }
+  await hand.pick('How it ended', 'held after the pump was shut off');
+  await hand.button('Keep the vacuum');
+  await next('Charge');
+  const amount = page.getByLabel('Amount', { exact: true });
+  await hand.tap(amount);
+  for (const key of '8 lb') {
+    await page.keyboard.press(key);
+    await hand.tap(amount);
+  }
+  await hand.button('Write it down');
+  await expect(amount).toHaveValue('');
+  await next('Running check');
+  await next('Leave it right');
+  const open = page
+    .getByRole('region', { name: 'What you touched' })
+    .getByRole('button', { name: /: done$/ });
+  for (let left = await open.count(); left > 0; left -= 1) {
+    await hand.tap(page.getByRole('navigation', { name: 'Step before and step after' }).getByRole('button'));
+    await expect(open).toHaveCount(left - 1);
+  }
+  await next('Hand over');
+  await page.getByLabel('Name of who takes it over').fill('Prue Castellan');
+  await page.getByLabel('Nobody could sign, because').fill('the shop had closed');
+  await hand.button('Hand over');
+  await expect(page.getByText('Handed over to', { exact: false })).toBeVisible();
+  expect(hand.touches()).toBeLessThanOrEqual(110);
+  info(`${String(hand.touches())} touches from arriving to handing over`);
+
+  // Nothing was typed twice, and the paper says it in the order of time.
+  const paper = page.getByRole('article', { name: 'Service record' });
+  await expect(paper).toContainText('first test passed');
+  await page.goto(address);
+  await expect(page.getByRole('region', { name: 'Where it leaked' })).toContainText('Flare nut');
+});
+
+const info = (description: string) => test.info().annotations.push({ type: 'measured', description });
+
+test('the drawing and the keypad by keyboard alone, and to a screen reader', async ({ page }) => {
+  await addMachine(page, { site: 'By key', name: 'Cooler by key', refrigerant: 'R-134a', charge: '22 lb' });
+  await beginVisit(page);
+  await page.goto(page.url().replace(/before$/, 'read'));
+  const press = (key: string) => page.keyboard.press(key);
+  // From the drawing: the box of a place takes the focus, Enter opens it, figures are typed, Enter goes on.
+  await page
+    .getByRole('group', { name: /^The machine/ })
+    .getByRole('button', { name: /^Suction pressure, not read/ })
+    .focus();
+  await press('Enter');
+  const figure = sheet(page).getByRole('textbox');
+  await expect(figure).toBeFocused();
+  const found = await new AxeBuilder({ page }).include('[role=dialog]').analyze();
+  expect(found.violations).toEqual([]);
+  await page.keyboard.type('4');
+  await press('Enter');
+  await expect(sheet(page).getByRole('textbox', { name: 'Head pressure' })).toBeFocused();
+  await page.keyboard.type('9x');
+  await press('Enter');
+  // What is no figure is said, and not saved.
+  await expect(sheet(page).getByRole('alert')).toBeVisible();
+  await press('Escape');
+  await expect(sheet(page)).toBeHidden();
+  for (const look of ['paper', 'coldRoom', 'roof']) {
+    await page.evaluate((name) => (document.documentElement.dataset['look'] = name), look);
+    const seen = await new AxeBuilder({ page }).include('main').analyze();
+    expect(seen.violations, look).toEqual([]);
+  }
+  // The same places as a list.
+  await page.getByText('The drawing as a list').focus();
+  await press('Enter');
+  const list = page.getByRole('list', { name: /as a list$/ });
+  await list.getByRole('button', { name: /^Sight glass, unit/ }).focus();
+  await press('Enter');
+  await expect(sheet(page)).toBeVisible();
+  await sheet(page).getByRole('button', { name: 'Sight glass', exact: true }).focus();
+  await press('Enter');
+  await sheet(page).getByRole('button', { name: 'bubbles' }).focus();
+  await press('Enter');
+  await expect(
+    page.getByRole('group', { name: /^The machine/ }).getByRole('button', { name: /^Sight glass bubbles/ }),
+  ).toBeVisible();
+  // On to the search, a leak by key, and shut by key.
+  await page.goto(page.url().replace(/read$/, 'search'));
+  await page
+    .getByRole('group', { name: /^Circuit map/ })
+    .getByRole('button', { name: /^Drier,/ })
+    .focus();
+  await press(' ');
+  await sheet(page).getByRole('button', { name: 'leak confirmed' }).focus();
+  await press('Enter');
+  await sheet(page).getByRole('button', { name: 'seen' }).focus();
+  await press('Enter');
+  await expect(page.getByRole('region', { name: 'Leaks', exact: true })).toContainText('k1, Drier');
+});
