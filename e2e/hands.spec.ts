@@ -225,7 +225,7 @@ test('the drawing and the keypad by keyboard alone, and to a screen reader', asy
   await expect(sheet(page).getByRole('alert')).toBeVisible();
   await press('Escape');
   await expect(sheet(page)).toBeHidden();
-  for (const look of ['paper', 'coldRoom', 'roof']) {
+  for (const look of ['paper', 'cold-room', 'roof']) {
     await page.evaluate((name) => (document.documentElement.dataset['look'] = name), look);
     const seen = await new AxeBuilder({ page }).include('main').analyze();
     expect(seen.violations, look).toEqual([]);

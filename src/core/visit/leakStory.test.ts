@@ -40,6 +40,25 @@ describe('suspected', () => {
     expect(stories(hit, spot('2026-11-02', { part: 'drier', mark: 'lookedAt' }))[0]?.state).toBe('suspected');
   });
 
+  test('renewed and then tested, a part is under no suspicion; neither alone clears it', () => {
+    const renewed = note('partFitted', '2026-11-02', { tool: 'drier', part: 'Drier, unit', changed: 'yes' });
+    const passed = note('pressureHold', '2026-11-03', {
+      tool: 'jointTest',
+      conditions: { section: 'low side' },
+      result: 'pass',
+    });
+    expect(stories(hit, renewed, passed)).toEqual([]);
+    expect(stories(hit, renewed)[0]?.state).toBe('suspected');
+    expect(stories(hit, passed)[0]?.state).toBe('suspected');
+    // A new hit after it was renewed is a new suspicion.
+    const again = spot('2026-11-04', { part: 'drier', mark: 'hit', grade: 'audible', words: 'Drier, unit' });
+    expect(stories(hit, renewed, passed, again)).toMatchObject([{ state: 'suspected', grade: 'audible' }]);
+  });
+
+  test('the next leak is none yet: no suspicion, no leak', () => {
+    expect(stories(spot('2026-11-01', { part: 'drier', mark: 'nextLeak', why: 'rusted' }))).toEqual([]);
+  });
+
   test('confirmed, it is the leak and no suspicion beside it', () => {
     const confirmed = spot('2026-11-01', {
       part: 'drier',

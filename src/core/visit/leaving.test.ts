@@ -12,7 +12,8 @@ import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
 import { SCHOOL_QUESTIONS, schoolUsed } from './schools';
 import { stainsOf, toLookAgain } from './stains';
-import { checklist } from './touched';
+import { circuitMap } from './circuit/layouts';
+import { checklist, isTested, testedPlaces, touchedParts } from './touched';
 
 const TODAY = '2026-11-23';
 // The scene's own full charge is no work of the visit.
@@ -53,6 +54,38 @@ describe('the checklist knows what was touched', () => {
     expect(checks(tool('partFitted', 'drier', { part: 'Drier', changed: { notDone: 'dry' } }))).not.toContain(
       'drierDated',
     );
+  });
+  test('what was taken off for a while is on the list until it is back', () => {
+    const timer = (state: string) =>
+      tool('readings', 'disconnected', { what: 'timer', name: 'defrost', state });
+    const of = (...facts: Fact[]) =>
+      checklist(entriesOf(...facts), entriesOf(...facts)).find((each) => each.check === 'putBack');
+    expect(of(timer('off'))).toMatchObject({ id: 'putBack timer defrost', answer: null });
+    expect(of(timer('off'), timer('back'))?.answer).toBe('yes');
+  });
+  test('a test of the whole circuit clears whatever was heated in it', () => {
+    const held = (section: string, result = 'pass') =>
+      testedPlaces(entriesOf(tool('pressureHold', 'jointTest', { conditions: { section }, result })));
+    expect(isTested(held('whole circuit'), 'Capillary')).toBe(true);
+    expect(isTested(held('low side, capillary'), 'Capillary')).toBe(true);
+    expect(isTested(held('low side'), 'Capillary')).toBe(false);
+    expect(isTested(held('whole circuit', 'fail'), 'Capillary')).toBe(false);
+  });
+  test('the parts that were touched stand on the drawing', () => {
+    const map = circuitMap('split', ['box']);
+    const psig20 = { typed: '20 psig', si: 239_220, unit: 'psig' };
+    const touched = touchedParts(
+      entriesOf(
+        tool('readings', 'reading', {
+          numbers: { suction: psig20, head: { notDone: 'no port' } },
+          signs: {},
+        }),
+        tool('readings', 'valve', { valve: 'King valve', part: 'receiverValve', state: 'shut' }),
+        note('leakFound', TODAY, { leakId: 'k1', part: 'flareNut' }),
+      ),
+      map,
+    );
+    expect([...touched].sort()).toEqual(['flareNut', 'receiverValve', 'suctionValve']);
   });
   test('each valve by name, answered by opening it or by the word that it stays shut', () => {
     const shut = tool('readings', 'valve', { valve: 'King valve', state: 'shut' });

@@ -4,7 +4,7 @@ import type { Appliance } from '../logbook/tables';
 import { type Fact, note, standing } from '../testkit/facts';
 import { LAYOUTS, circuitMap, likelyLayout } from './circuit/layouts';
 import { PART_TYPES, typeSaid } from './circuit/parts';
-import { pastLeaks, searchOrder, searchState, signsOf, spotsOf } from './search';
+import { nextLeaks, pastLeaks, searchOrder, searchState, signsOf, spotsOf } from './search';
 
 const TODAY = '2026-11-23';
 const entriesOf = (...facts: Fact[]) => standing(facts, TODAY).history.entries;
@@ -133,5 +133,28 @@ describe('what was covered', () => {
     expect(stateOf(...everything, hit).open.map((part) => part.id)).toEqual(['drier']);
     expect(stateOf(...everything, hit, spot('drier', 'false', { cause: 'wind' })).open).toEqual([]);
     expect(stateOf(hit, spot('drier', 'confirmed', { leakId: 'k7' })).leakIds).toEqual(['k7']);
+  });
+});
+
+describe('the next leak', () => {
+  const rotten = spot('dischargeLine', 'nextLeak', {
+    words: 'Discharge line, unit',
+    why: 'rotten at the clamp',
+  });
+  const work = (part: string) =>
+    note('partFitted', '2026-11-23', { tool: 'preventive', part, preventive: true });
+
+  test('waits for work on it, and says why', () => {
+    expect(nextLeaks(entriesOf(rotten))).toMatchObject([
+      { part: 'dischargeLine', words: 'Discharge line, unit', why: 'rotten at the clamp' },
+    ]);
+    expect(searchState(map, spotsOf(entriesOf(rotten))).done.map((part) => part.id)).toEqual([
+      'dischargeLine',
+    ]);
+  });
+  test('is done with by preventive work at that place, by its name or its id; work elsewhere leaves it', () => {
+    expect(nextLeaks(entriesOf(rotten, work('discharge line, unit')))).toEqual([]);
+    expect(nextLeaks(entriesOf(rotten, work('dischargeLine')))).toEqual([]);
+    expect(nextLeaks(entriesOf(rotten, work('Drier, unit')))).toHaveLength(1);
   });
 });

@@ -8,7 +8,8 @@ import { noteProblems } from './noteProblems';
 import { isRecorded, siOf, valueOf } from './stated';
 import { STEPS } from './steps';
 import { latestReadings } from './readings/series';
-import { shutValves, visitRecord } from './visitRecord';
+import { circuitMap } from './circuit/layouts';
+import { shutParts, shutValves, visitRecord } from './visitRecord';
 
 const TODAY = '2026-11-23';
 const psig = (value: number) => ({
@@ -146,5 +147,15 @@ describe('a visit is its entries', () => {
         leftShut: 'waits for the compressor',
       },
     ]);
+  });
+
+  test('a shut valve is found on the map by its id, else by the words of the note and where it stands', () => {
+    const map = circuitMap('rack', ['meat', 'dairy']);
+    const valve = (rest: object) => note('readings', TODAY, { tool: 'valve', state: 'shut', ...rest });
+    const shutOf = (rest: object) => [...shutParts(entriesOf(valve(rest)), map)];
+    expect(shutOf({ valve: 'the red one', part: 'circuit2.solenoid' })).toEqual(['circuit2.solenoid']);
+    expect(shutOf({ valve: 'Ball valve, dairy' })).toEqual(['circuit2.liquidBallValve']);
+    expect(shutOf({ valve: 'king valve' })).toEqual(['receiverValve']);
+    expect(shutOf({ valve: 'the tap by the door' })).toEqual([]);
   });
 });

@@ -59,7 +59,7 @@ export const SECTIONS: Record<SectionKind, { rows: number; cells: Cells; slots: 
       evaporatorBends: [3, 0],
       drainPan: [4, 1],
     },
-    slots: { box: [0.95, 1, 2.9], frost: [5, 1, 2.9] },
+    slots: { box: [0.95, 1, 2.9], frost: [4.85, 1, 2.15] },
   },
   rack: {
     rows: 6,

@@ -58,6 +58,7 @@ export function Keypad(props: Props) {
           // The keys below are the pad: the phone's own stays away, a keyboard types all the same.
           inputMode="none"
           autoComplete="off"
+          placeholder="–"
           className="min-w-0 flex-1 bg-paper text-right text-5xl font-bold tabular-nums outline-none"
           value={text}
           onChange={(event) => onText(event.target.value)}

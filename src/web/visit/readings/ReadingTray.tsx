@@ -17,6 +17,7 @@ import type { Measured, Stated } from '../../../core/visit/stated';
 import { amountsTo } from '../../../words/amounts';
 import { measureRefusalWords } from '../../../words/bench';
 import { readIn, shownIn, turnsOf } from '../../../words/measures';
+import { measuredWords, statedWords } from '../../../words/stated';
 import { NUMBER_HINTS, PHASE_WORDS, placeWords, signChoices } from '../../../words/readings';
 import { partWords } from '../../../words/circuit';
 import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
@@ -136,6 +137,8 @@ function NumberKeys({
       : null;
   const amounts = figures && amountsTo(place, figures, show, units);
   const before = own === null ? lastTime(place) : null;
+  const soFar =
+    own === null && draft.text === '' ? statedWords<Measured>(now.numbers[place], measuredWords) : null;
   // What the instrument is off by is put in, and said.
   const shifted = (read: Measured | null): string | null =>
     read?.instrument && read.instrument.offset !== 0 ? `corrected to ${show(dimension, read.si)}` : null;
@@ -174,7 +177,12 @@ function NumberKeys({
               </p>
             )}
             <p className="text-soft">
-              {[shifted(measured), before && `last time ${before}`, NUMBER_HINTS[place]]
+              {[
+                shifted(measured),
+                soFar && `so far ${soFar}`,
+                before && `last time ${before}`,
+                NUMBER_HINTS[place],
+              ]
                 .filter(Boolean)
                 .join(' · ')}
             </p>
