@@ -4,6 +4,7 @@ import { benchAppend } from './append';
 import { benchRise, confusionTable } from './evacuation';
 import { benchFold } from './fold';
 import { printGrowth } from './growth';
+import { printHands } from './hands';
 import { benchForecast } from './forecast';
 import type { Comparison } from './measure';
 import { benchVisits } from './visits';
@@ -23,4 +24,5 @@ for (const row of rows) {
   console.log(`  ${row.baseline}: ${row.baselineMs.toFixed(3)} ms; ratio ${row.ratio.toFixed(2)}\n`);
 }
 for (const seed of [1, 20_001]) console.log(`${confusionTable(seed)}\n`);
+printHands();
 await printGrowth();

@@ -38,6 +38,7 @@ test('no step opens longer than two screens, half of them no longer than one and
     const screens = before / 844;
     expect(screens, step).toBeLessThanOrEqual(LONGEST);
     lengths.push(screens);
+    info(`${step}: ${screens.toFixed(2)} screens`);
   }
   expect(lengths.filter((each) => each <= SHORT).length).toBeGreaterThanOrEqual(STEPS.length / 2);
 });
@@ -109,6 +110,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   for (const [figures, confirm] of round) await hand.keys(figures, confirm);
   await expect(sheet(page)).toBeHidden();
   expect(hand.touches() - before).toBeLessThanOrEqual(32);
+  info(`${String(hand.touches() - before)} touches for six readings`);
   await expect(sheet(page)).toBeHidden();
   // What they amount to is computed: 63 °F above −5 °F, 11 °F below 85 °F.
   const drawn = page.getByRole('group', { name: /^The machine/ });

@@ -2,11 +2,7 @@
 import { expect, test } from '@playwright/test';
 import { EMPTY_COMPANY } from '../playwright.config';
 import { addMachine, logGas, save, sheet, staysInWidth, writeAs } from './steps';
-import { beginVisit, form, goTo, saveForm } from './visitSteps';
-
-test.beforeEach(({ page: _ }, info) => {
-  test.skip(info.project.name === 'phone', 'the same forms on both; their width is tried in other tests');
-});
+import { beginVisit, form, goTo, mark, saveForm, touch } from './visitSteps';
 
 test('a machine is put right, says why, keeps its history, and can be undone', async ({ page }) => {
   await writeAs(page, 'marit');
@@ -44,15 +40,10 @@ test('an exchange on suspicion that is corrected stays a suspicion', async ({ pa
   });
   await beginVisit(page);
   await goTo(page, 'Search');
-  await page
-    .getByRole('group', { name: /^Circuit map/ })
-    .getByRole('button', { name: /^Drier,/ })
-    .click();
-  await sheet(page).getByRole('radio', { name: 'hit', exact: true }).click();
-  await sheet(page).getByRole('radio', { name: 'detector hit' }).click();
-  await sheet(page).getByRole('button', { name: 'Mark it' }).click();
-  await expect(sheet(page)).toBeHidden();
+  await mark(page, 'Drier', 'hit', 'detector hit');
   await goTo(page, 'Repair');
+  await touch(page, 'Drier');
+  await sheet(page).getByRole('button', { name: 'Exchanged on suspicion' }).click();
   await form(page, 'Exchanged on suspicion').getByLabel('What was exchanged').fill('drier');
   await saveForm(page, 'Exchanged on suspicion', 'Write the exchange down');
   await page.goto(address);

@@ -49,6 +49,7 @@ const TYPED: readonly [
 ];
 
 test('a reload or a second tab at any step loses nothing that was typed', async ({ page }, info) => {
+  test.skip(info.project.name === 'desk', 'the phone is what goes flat');
   await machine(page, info.project.name, 'Keeps');
   await beginVisit(page);
   for (const [index, [step, fold, field]] of TYPED.entries()) {
@@ -87,6 +88,7 @@ test('a reload or a second tab at any step loses nothing that was typed', async 
 test('photos: an arrow and a circle as data, before and after, and what is no picture is refused', async ({
   page,
 }, info) => {
+  test.skip(info.project.name === 'phone', 'the same sheet');
   await machine(page, info.project.name, 'Photos');
   await beginVisit(page);
   await goTo(page, 'Repair');
@@ -206,6 +208,7 @@ test('an instrument puts its offset in, and says when its check is overdue', asy
 test('several machines in one visit; one box with two systems, and the tag on the roof', async ({
   page,
 }, info) => {
+  test.skip(info.project.name === 'phone', 'the same forms; two tanks are visited so too');
   const site = `Feeds ${info.project.name}`;
   const first = await machine(page, info.project.name, 'Feeds', { spaces: 'meat, dairy' });
   await page.goto('/machines');

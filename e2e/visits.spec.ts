@@ -139,7 +139,9 @@ test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down'
   await expect(paper).toContainText('Added: 8 lb');
   await expect(paper).toContainText('Recovered: none recorded');
   await expect(paper).toContainText('Estimated release: not recorded');
-  await expect(paper).toContainText('standing pressure not done: the box must not get warmer');
+  await expect(paper.getByRole('row', { name: /^Standing pressure/ })).toContainText(
+    'not done: the box must not get warmer',
+  );
   await expect(paper).toContainText('26.7 % a year');
 
   // 8 lb of 30 lb after 365 days: 26.666667 %, exceeds 20. Opened 23 Nov; repaired and tested that day, not evacuated.
@@ -185,7 +187,7 @@ test('a sealed flammable reach-in whose charge is smaller than the hose', async 
   await repair(page, 'joint made again with a press fitting', true, async (leak) => {
     // It burns and is not purged: no word of an alloy before that.
     await expect(leak.getByText('no brazing until it is recovered, purged', { exact: false })).toBeVisible();
-    await choose(leak, 'How it was joined', 'press coupling');
+    await choose(leak, 'Joined by', 'press coupling');
     await expect(leak.getByText('depth marked on both ends', { exact: false })).toBeVisible();
   });
   await goTo(page, 'Evacuate');
@@ -472,6 +474,7 @@ test('a conversion whose unknown charge is determined by weighing', async ({ pag
 test('a leak that shows no bubbles: suspected, exchanged, proven on the bench afterwards', async ({
   page,
 }, info) => {
+  test.skip(info.project.name === 'desk', 'made on the phone');
   const address = await addMachine(page, {
     site: `Visit six ${info.project.name}`,
     name: `Cooler six ${info.project.name}`,

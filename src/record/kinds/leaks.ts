@@ -106,7 +106,7 @@ export const leakRepaired = kindRecord('leakRepaired', {
     },
     onSuspicion: { ask: null, say: (on: boolean) => on && 'exchanged on suspicion, never shown to leak' },
     joint: { ask: null, say: jointWords },
-    'joint.way': { ...statedChoice('How it was joined', JOINT_WAY_WORDS), say: null },
+    'joint.way': { ...statedChoice('Joined by', JOINT_WAY_WORDS), say: null },
     'joint.marked': {
       ...yesOrNo('Depth marked, cured or pressed fully'),
       ask: {

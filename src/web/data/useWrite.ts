@@ -19,7 +19,7 @@ export interface Deed {
   words: string;
   /** entries that it may correct: undoing writes them again */
   known: readonly Entry[];
-  /** said at the top, out of the way of the thumb, in the place of what was said before */
+  /** said once at the top, in the place of what was said before: nothing lies over what a thumb does next */
   quiet?: boolean;
 }
 
@@ -78,7 +78,7 @@ export function useWrite(): Writing {
       }
       settled(name);
       toast.success(words, {
-        ...(quiet ? { id: 'quiet', position: 'top-center' as const, duration: 4000 } : {}),
+        ...(quiet ? { id: 'quiet', position: 'top-center' as const, duration: 6000 } : {}),
         action: { label: 'Undo', onClick: () => void undo(mutateAsync, undoingAll(marked, known)) },
       });
       return null;

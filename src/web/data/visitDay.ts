@@ -23,12 +23,14 @@ function dayOfPaper(entries: readonly DatedEntry[]): Day | null {
 /** `entries`: those of the visit. */
 export function visitDay(visitId: string | null, today: Day, entries: readonly DatedEntry[]): Day {
   if (visitId === null) return today;
-  const day = parseDay(localStorage.getItem(key(visitId)) ?? '') ?? dayOfPaper(entries);
+  const [text = '', asToday] = (localStorage.getItem(key(visitId)) ?? '').split(' ');
+  const kept = parseDay(text);
+  // Chosen as today, it says nothing on another day.
+  const chosen = asToday !== undefined && kept !== today ? null : kept;
+  const day = chosen ?? dayOfPaper(entries);
   return day !== null && day <= today ? day : today;
 }
 
-/** Today is not kept: tomorrow it would be yesterday. */
-export function keepDay(visitId: string, day: Day, today: Day): void {
-  if (day === today) localStorage.removeItem(key(visitId));
-  else localStorage.setItem(key(visitId), dayText(day));
-}
+/** Today is kept as today: tomorrow it would be yesterday. */
+export const keepDay = (visitId: string, day: Day, today: Day): void =>
+  localStorage.setItem(key(visitId), `${dayText(day)}${day === today ? ' today' : ''}`);

@@ -10,7 +10,7 @@ export function useVisitWrite(name: string) {
   return {
     error,
     writing,
-    save: (entries: readonly (Entry | null)[], words: string, how: 'told' | 'quiet' = 'told') =>
-      save({ name: `${visitId} ${appliance.id} ${name}`, entries, words, known, quiet: how === 'quiet' }),
+    save: (entries: readonly (Entry | null)[], words: string) =>
+      save({ name: `${visitId} ${appliance.id} ${name}`, entries, words, known, quiet: true }),
   };
 }

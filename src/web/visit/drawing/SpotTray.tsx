@@ -102,7 +102,7 @@ function useSpot(part: MapPart, onClose: () => void) {
       note: why,
     });
     const entries = mark === 'confirmed' ? [leak, spot] : [spot];
-    if (!(await deed.save(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`, 'quiet'))) return;
+    if (!(await deed.save(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) return;
     forget();
     onClose();
   };

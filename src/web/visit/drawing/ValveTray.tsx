@@ -39,8 +39,7 @@ export function ValveTray({ part, onClose, onGauge }: Props) {
       state,
       ofCompressor,
     });
-    if (await deed.save([entry], `${words}: ${state === 'open' ? 'open again' : 'shut'}.`, 'quiet'))
-      onClose();
+    if (await deed.save([entry], `${words}: ${state === 'open' ? 'open again' : 'shut'}.`)) onClose();
   };
   return (
     <Tray title={words} onClose={onClose}>

@@ -43,7 +43,7 @@ export function useHold(sectionWords: string) {
       temperature,
       design: running === null ? design : null,
     });
-    const saved = await deed.save([entry], `Reading ${pressure.typed}: in the logbook.`, 'quiet');
+    const saved = await deed.save([entry], `Reading ${pressure.typed}: in the logbook.`);
     if (saved) set({ ...draft, section: '', pressure: '', temperature: '' });
     return saved;
   };

@@ -1,19 +1,32 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
 import type { DatedEntry } from '../../../core/logbook/order';
 import { type Running, weakIn } from '../../../core/visit/evidence';
-import { latestReadings } from '../../../core/visit/readings/series';
 import { readNumber } from '../../../core/visit/visitRecord';
+import { CONDENSER_SPLIT } from '../../../core/bench/targets';
+import { saturationPressure } from '../../../core/refrigerant/saturation';
+import { useTable } from '../../data/useTable';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { weakWords } from '../../../words/leaks';
 import { sentenceOf } from '../../../record/sentence';
+import { useReadings } from '../readings/useReadings';
 import { useVisit } from '../visitContext';
 
-/** What the two sides run at, as far as this visit read it. */
+/** A warm day, K: what the high side must stand. */
+const WARMEST_K = 308.15;
+
+/** What the two sides run at: what box and air ask of the low side, a warm day of the high side; never what an empty machine reads. */
 export function useRunning(): Running {
-  const { record, atmosphere } = useVisit();
-  const so = latestReadings(record.entries);
-  return { low: readNumber(so, 'suction'), high: readNumber(so, 'head'), atmosphere };
+  const { view, atmosphere } = useVisit();
+  const { latest, figuresFor } = useReadings();
+  const table = useTable(view.standing.present.refrigerant.name).data;
+  const warm = table && saturationPressure(table, 'bubble', WARMEST_K + CONDENSER_SPLIT.standard);
+  const high = readNumber(latest, 'head');
+  return {
+    low: figuresFor(latest)?.aim?.suction ?? readNumber(latest, 'suction'),
+    high: warm?.ok ? Math.max(warm.value, high ?? 0) : high,
+    atmosphere,
+  };
 }
 
 /** Holds, joint tests, vacuums and legal tests. */

@@ -59,7 +59,7 @@ export function ReadingTray({ place, part, onPlace }: Props) {
       numbers: isNumberName(place) ? filed : {},
       signs: isNumberName(place) ? {} : filed,
     });
-    if (!(await deed.save([entry], `${placeWords(place)}: in the logbook.`, 'quiet'))) return false;
+    if (!(await deed.save([entry], `${placeWords(place)}: in the logbook.`))) return false;
     onPlace(isNumberName(place) ? next : null);
     return true;
   };

@@ -2,6 +2,8 @@
 import { notesOf } from '../../../core/visit/visitRecord';
 import { noteForm } from '../../../record/forms';
 import { Fold } from '../../parts/Fold';
+import { Weigh } from '../charge/Weigh';
+import { useWeighing } from '../charge/useWeighing';
 import { SectionDrawing } from '../drawing/SectionDrawing';
 import { DisconnectedPanel } from '../panels/DisconnectedPanel';
 import { GasCard, useVisitGas } from '../panels/GasCard';
@@ -11,8 +13,17 @@ import { ValvesPanel } from '../panels/ValvesPanel';
 import { useVisit } from '../visitContext';
 
 export function Isolate() {
-  const { record } = useVisit();
-  const gas = useVisitGas('refrigerantRecovered');
+  const { record, newEntry } = useVisit();
+  const weighing = useWeighing('refrigerantRecovered');
+  const gas = useVisitGas(
+    'refrigerantRecovered',
+    () => {
+      const entry =
+        weighing.note && newEntry('chargeRun', { tool: 'weighed', step: 'isolate', ...weighing.note });
+      return entry ? [entry] : [];
+    },
+    weighing.forget,
+  );
   const recovering = notesOf(record.entries, 'isolation').at(-1)?.note.way === 'recoverAll';
   return (
     <>
@@ -30,6 +41,7 @@ export function Isolate() {
         about="by weight, each bottle an entry of its own"
         open={recovering && !record.entries.some(({ entry }) => entry.kind === 'refrigerantRecovered')}
       >
+        <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
         <GasCard form={gas} words="Write the gas down as recovered" />
       </Fold>
       <DisconnectedPanel />

@@ -75,11 +75,7 @@ function useAnswer(item: CheckItem) {
   const words =
     about === null ? CHECK_WORDS[item.check] : `${about}: ${CHECK_WORDS[item.check].toLowerCase()}`;
   const answer = (given: 'yes' | { notDone: string }) =>
-    deed.save(
-      [newEntry('readings', { tool: 'checklist', item: item.id, answer: given })],
-      `${words}.`,
-      'quiet',
-    );
+    deed.save([newEntry('readings', { tool: 'checklist', item: item.id, answer: given })], `${words}.`);
   return { words, deed, answer };
 }
 

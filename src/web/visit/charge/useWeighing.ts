@@ -5,6 +5,7 @@ import { fromSi, parseMeasure } from '../../../core/quantity/measure';
 import { MASS_UNITS, type MassUnit, grams } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/stated';
+import type { Direction } from '../../../record/gasDraft';
 import { readingsNow } from '../../../core/visit/readings/series';
 import { readNumber } from '../../../core/visit/visitRecord';
 import { useTable } from '../../data/useTable';
@@ -45,14 +46,15 @@ export const FRESH: Weighing = {
   liquid: '75 °F',
 };
 
-/** What the scale said, what stays in the hoses, and so what is inside; null while something is missing. */
-export function useWeighing() {
+/** What the scale said, what stays in the hoses, and so what went in, or came out; null while something is missing. */
+export function useWeighing(direction: Direction = 'refrigerantAdded') {
+  const out = direction === 'refrigerantRecovered';
   const { visitId, view, units, atmosphere, record, place } = useVisit();
   const { figuresFor } = useReadings();
   const name = view.standing.present.refrigerant.name;
   const table = useTable(name).data;
   const { draft, set, forget } = useKeptDraft<Weighing>(
-    `${visitId} ${view.machine.appliance.id} weighing`,
+    `${visitId} ${view.machine.appliance.id} weighing${out ? ' out' : ''}`,
     () => ({ ...FRESH, ...readKept<Hoses>(HOSES) }),
   );
   const bottles = useBottlesOf(name) ?? [];
@@ -99,18 +101,23 @@ export function useWeighing() {
     else if (held) problem = benchRefusalWords(held.refusal, show);
     else if (density && !density.ok) problem = benchRefusalWords(density.refusal, show);
   }
-  const out =
+  const moved =
     draft.way === 'zeroed'
       ? counted.ok
         ? weighedIn([{ bottle, before: counted.value.si, after: 0 }])
         : null
       : before.ok && after.ok
-        ? weighedIn([{ bottle, before: before.value.si, after: after.value.si }])
+        ? // A bottle that takes gas up is heavier after.
+          weighedIn([
+            out
+              ? { bottle, before: after.value.si, after: before.value.si }
+              : { bottle, before: before.value.si, after: after.value.si },
+          ])
         : null;
-  if (out && !out.ok) problem = benchRefusalWords(out.refusal, show);
+  if (moved && !moved.ok) problem = benchRefusalWords(moved.refusal, show);
   const typedOn = draft.way === 'zeroed' ? counted : before;
   const scale = MASS_UNITS.find((unit) => typedOn.ok && typedOn.value.unit === unit) ?? place.mass;
-  const inside = out?.ok && kept !== null ? Math.max(0, out.value.value - kept) : null;
+  const inside = moved?.ok && kept !== null ? Math.max(0, moved.value.value - kept) : null;
   const note =
     inside !== null && draft.way === 'zeroed' && counted.ok
       ? {
@@ -132,6 +139,7 @@ export function useWeighing() {
         : null;
   const remember = () => writeKept(HOSES, { length: draft.length, bore: draft.bore } satisfies Hoses);
   return {
+    out,
     draft,
     set,
     forget,
