@@ -64,6 +64,7 @@ describe('dates at one rate', () => {
           const made: LeakingMachine = { ...machine, ...rest, rate, threshold: { percent, method } };
           const found = datesAt(made, rate).exceeds;
           let searched = Infinity;
+          let nearest = Infinity;
           for (let day = 0; day <= 3000 && searched === Infinity; day += 1) {
             const lost = made.missing + rate * (made.daysSinceGas + day);
             const held = made.additions
@@ -73,8 +74,11 @@ describe('dates at one rate', () => {
               method === 'annualizing'
                 ? ((lost / 100) * 365 * 100) / Math.min(made.daysSinceGas + day, 365)
                 : lost + held;
+            nearest = Math.min(nearest, Math.abs(rated - percent));
             if (rated > percent) searched = day;
           }
+          // A day that ends exactly on the limit is decided by a float's dust, here and there.
+          fc.pre(nearest > 1e-9);
           if (searched === Infinity) expect(found).toBeGreaterThan(3000);
           else expect(found).toBe(searched);
         },

@@ -1,10 +1,9 @@
 /** A measure in a form: typed in any unit, echoed in the other, with the instrument that it was read on. */
-import clsx from 'clsx';
 import { parseMeasure } from '../../core/quantity/measure';
-import { inputShape } from '../parts/Field';
 import { MeasureInput } from '../parts/MeasureInput';
 import { readIn, shownIn } from '../../words/measures';
 import type { AskedField } from '../../record/field';
+import { InstrumentPick } from './InstrumentPick';
 import type { FormPlace } from '../../record/place';
 import type { StatedDraft } from '../../record/statedDraft';
 
@@ -24,8 +23,7 @@ export function MeasuredField({
   const { dimension } = field;
   const usual = field.unit?.[place.system] ?? readIn(dimension, place.system);
   const read = parseMeasure(dimension, draft.text, (draft.unit || usual) as never, place.atmosphere);
-  const fitting = place.instruments.filter((each) => each.dimension === dimension);
-  const instrument = fitting.find((each) => each.id === draft.instrument);
+  const instrument = place.instruments.find((each) => each.id === draft.instrument);
   const shifted =
     read.ok && instrument && instrument.offset !== 0
       ? `corrected to ${shownIn(place.system, place.atmosphere)(dimension, read.value.si + instrument.offset)}`
@@ -42,21 +40,14 @@ export function MeasuredField({
       hints={[shifted, field.hint]}
       onChange={(typed) => onChange({ ...draft, ...typed })}
     >
-      {fitting.length > 0 && (
-        <select
-          aria-label={`Instrument for ${field.label.toLowerCase()}`}
-          className={clsx(inputShape, 'w-auto! max-w-44 shrink-0')}
-          value={draft.instrument}
-          onChange={(event) => onChange({ ...draft, instrument: event.target.value })}
-        >
-          <option value="">by hand</option>
-          {fitting.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
-            </option>
-          ))}
-        </select>
-      )}
+      <InstrumentPick
+        label={field.label}
+        dimension={dimension}
+        place={place}
+        value={draft.instrument}
+        className="w-auto! max-w-44 shrink-0"
+        onChange={(instrument) => onChange({ ...draft, instrument })}
+      />
     </MeasureInput>
   );
 }

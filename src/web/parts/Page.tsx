@@ -22,7 +22,11 @@ export function Page({ title, subtitle, actions, main, children }: PageProps) {
         </div>
         <div className="no-print flex flex-wrap gap-2">
           {actions}
-          {main && <div className="fixed bottom-[4.75rem] right-4 z-20 lg:static">{main}</div>}
+          {main && (
+            <div className="fixed inset-x-0 bottom-[4.1rem] z-20 border-t border-line bg-paper px-4 py-2 lg:static lg:border-0 lg:p-0 [&>*]:w-full lg:[&>*]:w-auto">
+              {main}
+            </div>
+          )}
         </div>
       </header>
       {children}

@@ -25,8 +25,8 @@ import { useKeptDraft } from '../../data/useKeptDraft';
 import { useWriter } from '../../data/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
+import { InstrumentPick } from '../../forms/InstrumentPick';
 import { Button } from '../../parts/Button';
-import { inputShape } from '../../parts/Field';
 import { Keypad } from '../../parts/Keypad';
 import { Tray } from '../../parts/Tray';
 import { MARK_SIGN } from '../../drawing/shown';
@@ -142,27 +142,18 @@ function NumberKeys({
   // What the instrument is off by is put in, and said.
   const shifted = (read: Measured | null): string | null =>
     read?.instrument && read.instrument.offset !== 0 ? `corrected to ${show(dimension, read.si)}` : null;
-  const fitting = home.instruments.filter((each) => each.dimension === dimension);
   const done = async (given: Stated<Measured>) => {
     if (await save(given)) forget();
   };
   return (
     <>
-      {fitting.length > 0 && (
-        <select
-          aria-label={`Instrument for ${placeWords(place).toLowerCase()}`}
-          className={inputShape}
-          value={draft.instrument}
-          onChange={(event) => set({ ...draft, instrument: event.target.value })}
-        >
-          <option value="">by hand</option>
-          {fitting.map((each) => (
-            <option key={each.id} value={each.id}>
-              {each.name}
-            </option>
-          ))}
-        </select>
-      )}
+      <InstrumentPick
+        label={placeWords(place)}
+        dimension={dimension}
+        place={home}
+        value={draft.instrument}
+        onChange={(instrument) => set({ ...draft, instrument })}
+      />
       <Keypad
         label={placeWords(place)}
         text={draft.text}
