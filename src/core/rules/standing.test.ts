@@ -143,6 +143,13 @@ describe('the sense of an entry', () => {
     ]);
   });
 
+  it('is not asked again at the second bottle of a visit, but at the first of another', () => {
+    const accepted = { visitId: 'v1', 'x-accepted': { moreThanRecovered: 'found empty' } };
+    const before = [recovered('2026-11-01', 'repair', 5), added('2026-11-20', 'recharge', 6, accepted)];
+    expect(sense(before, { ...gasIn(4, 'recharge'), visitId: 'v1' }).warnings).toEqual([]);
+    expect(sense(before, { ...gasIn(4, 'recharge'), visitId: 'v2' }).warnings).toEqual(['moreThanRecovered']);
+  });
+
   it('is neither for ordinary gas, and says when no rate can follow', () => {
     expect(sense([added('2026-01-01', 'commission', 50)], gasIn(1), { cylinder: 'R-448A' })).toEqual({
       errors: [],

@@ -63,6 +63,17 @@ describe('wherever a test keeps its conditions', () => {
     ({ id: 'e', on: '2026-11-23', by: 'p', applianceId: 'a', ...fact }) as Entry;
   const running = { low: psig(30).si, high: psig(200).si, atmosphere: AIR };
 
+  test('one reading of a series is no test yet, and a reason why there is none has no conditions', () => {
+    const reading = entry({
+      kind: 'pressureHold',
+      tool: 'holdReading',
+      section: 'coil',
+      pressure: psig(120),
+    });
+    const skipped = entry({ kind: 'pressureHold', tool: 'holdSkipped', why: 'the valve passes' });
+    expect([reading, skipped].map((each) => weakIn(each, running))).toEqual([[], []]);
+  });
+
   test('a hold has read its pressure and time already', () => {
     const hold = entry({
       kind: 'pressureHold',

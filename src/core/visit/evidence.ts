@@ -78,6 +78,8 @@ const LOW_SIDE = /low|suction|evaporator|coil/i;
 export function conditionsOf(entry: Entry, atmosphere: number): Conditions | null {
   const note = readNote(entry, 'jointTest');
   if (note) return note.conditions;
+  // A reading is no test yet, and the reason why there is none is none.
+  if (readNote(entry, 'holdReading') ?? readNote(entry, 'holdSkipped')) return null;
   const {
     conditions: beside,
     inputs,

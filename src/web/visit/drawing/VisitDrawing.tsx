@@ -1,9 +1,8 @@
 /** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { type PlaceName, ROUND, placesAt } from '../../../core/visit/readings/places';
 import { shutParts } from '../../../core/visit/visitRecord';
-import { useMemo } from 'react';
 import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';
 import { partWords } from '../../../words/circuit';
@@ -47,9 +46,12 @@ interface Props {
   onPart?: (part: MapPart) => void;
   /** whether values are drawn */
   values?: boolean;
+  /** shown only: nothing is said by touching it here */
+  still?: boolean;
 }
 
-export function VisitDrawing({ label, asked = ROUND, round, shown, onPart, values = true }: Props) {
+export function VisitDrawing(props: Props) {
+  const { label, asked = ROUND, round, shown, onPart, values = true, still = false } = props;
   const { map, layout, units, atmosphere, view } = useVisit();
   const { series, now, figuresFor } = useReadings();
   const [chosen, setChosen] = useState<MapPart | null>(null);
@@ -83,8 +85,8 @@ export function VisitDrawing({ label, asked = ROUND, round, shown, onPart, value
         label={label}
         shown={(part) => ({ shut: shut.has(part.id), ...shown?.(part) })}
         values={drawnValues}
-        onTouch={touch}
-        onValue={(value) => round.read(value.place, partAt(value))}
+        onTouch={still ? undefined : touch}
+        onValue={still ? undefined : (value) => round.read(value.place, partAt(value))}
       />
       {chosen && (
         <PlacesTray

@@ -1,5 +1,6 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
 import type { DatedEntry } from '../../../core/logbook/order';
+import { toolOf } from '../../../core/visit/notes';
 import { type Running, weakIn } from '../../../core/visit/evidence';
 import { readNumber } from '../../../core/visit/visitRecord';
 import { CONDENSER_SPLIT } from '../../../core/bench/targets';
@@ -36,7 +37,8 @@ export const isTest = ({ entry }: Pick<DatedEntry, 'entry'>): boolean =>
 export function TestsPanel() {
   const { record, view } = useVisit();
   const running = useRunning();
-  const tests = record.entries.filter(isTest);
+  // The readings of a series stand in the test itself.
+  const tests = record.entries.filter((each) => isTest(each) && toolOf(each.entry) !== 'holdReading');
   if (tests.length === 0) return null;
   return (
     <Section title="Tested in this visit">

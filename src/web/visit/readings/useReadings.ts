@@ -29,9 +29,6 @@ export function useReadings(): Readings {
   const difference = usualDifference(view);
   const water = view.machine.appliance.kind === 'chiller';
   return useMemo(() => {
-    const before = readingSeries(
-      view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId),
-    );
     const show = shownIn(units, atmosphere);
     return {
       series: readingSeries(record.entries),
@@ -47,7 +44,9 @@ export function useReadings(): Readings {
             })
           : null,
       lastTime: (name) => {
-        const last = before.findLast((each) => each.name === name && each.part === null);
+        // Only asked when a keypad opens: the visit before, from the newest back.
+        const before = view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId);
+        const last = readingSeries(before).findLast((each) => each.name === name && each.part === null);
         const si = last && !last.sign ? siOf(last.given as Measured) : null;
         if (!last || si === null) return typeof last?.given === 'string' ? last.given : null;
         const { typed } = last.given as Measured;

@@ -47,7 +47,7 @@ export function Exchange({ part: touched, onSaved }: { part: MapPart | null; onS
         name="exchange"
         spec={spec}
         save="Write the exchange down"
-        given={touched ? { part: touched.id } : {}}
+        given={suspected.some((each) => each.part === touched?.id) ? { part: touched?.id } : {}}
         onSaved={() => {
           forgetLeak();
           onSaved();

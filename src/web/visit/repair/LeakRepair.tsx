@@ -34,7 +34,13 @@ export function LeakRepair({ part, onSaved }: { part: MapPart | null; onSaved: (
         below={(values) => (
           <Advice way={values['joint.way']} one={values['joint.one']} other={values['joint.other']} />
         )}
-        alter={(entry) => [part ? carrying(entry, { part: part.id }) : entry]}
+        alter={(entry) => {
+          const leakId = entry.kind === 'leakRepaired' ? entry.leakId : null;
+          // A leak that was found elsewhere was not repaired here, whatever part was touched.
+          const known = leaks.find((leak) => leak.id === leakId)?.part ?? null;
+          const fits = part !== null && (known === null || known === part.id);
+          return [fits ? carrying(entry, { part: part.id }) : entry];
+        }}
       />
     </>
   );

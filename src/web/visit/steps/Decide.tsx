@@ -52,7 +52,7 @@ export function Decide() {
           label="The machine, with its leaks"
           round={round}
           values={false}
-          onPart={() => undefined}
+          still
           shown={(part) => ({ leaks: leaks.filter((leak) => leak.part === part.id).length })}
         />
       </Fold>

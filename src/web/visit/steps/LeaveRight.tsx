@@ -43,7 +43,7 @@ export function LeaveRight() {
           label="The machine, with what was touched"
           round={round}
           values={false}
-          onPart={() => undefined}
+          still
           shown={(part) => ({ open: open > 0 && touched.has(part.id) })}
         />
       </Fold>
