@@ -55,6 +55,12 @@ function hands(page: Page) {
     tap,
     button: (name: string | RegExp) =>
       tap(page.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name }).last()),
+    /** By the phone's own keys: each is a touch. */
+    type: async (field: ReturnType<Page['locator']>, text: string) => {
+      await tap(field);
+      await page.keyboard.type(text);
+      touches += text.length;
+    },
     /** A list is opened and chosen from: two touches. */
     pick: async (name: string, label: string) => {
       const list = page.getByRole('combobox', { name });
@@ -161,20 +167,12 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   await expect(sheet(page)).toBeHidden();
   await next('Evacuate');
   const vacuum = page.getByRole('form', { name: 'Vacuum' });
-  await hand.tap(vacuum.getByLabel('Lowest reading', { exact: true }));
-  for (const key of '340') {
-    await page.keyboard.press(key);
-    await hand.tap(vacuum.getByLabel('Lowest reading', { exact: true }));
-  }
+  await hand.type(vacuum.getByLabel('Lowest reading', { exact: true }), '340');
   await hand.pick('How it ended', 'held after the pump was shut off');
   await hand.button('Keep the vacuum');
   await next('Charge');
   const amount = page.getByLabel('Amount', { exact: true });
-  await hand.tap(amount);
-  for (const key of '8 lb') {
-    await page.keyboard.press(key);
-    await hand.tap(amount);
-  }
+  await hand.type(amount, '8 lb');
   await hand.button('Write it down');
   await expect(amount).toHaveValue('');
   await next('Running check');
@@ -203,7 +201,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
 
 const info = (description: string) => test.info().annotations.push({ type: 'measured', description });
 
-test('the drawing and the keypad by keyboard alone, and to a screen reader', async ({ page }) => {
+test('a whole visit by keyboard alone; the drawing and the keypad to a screen reader', async ({ page }) => {
   await addMachine(page, { site: 'By key', name: 'Cooler by key', refrigerant: 'R-134a', charge: '22 lb' });
   await beginVisit(page);
   await page.goto(page.url().replace(/before$/, 'read'));
@@ -258,4 +256,54 @@ test('the drawing and the keypad by keyboard alone, and to a screen reader', asy
   await sheet(page).getByRole('button', { name: 'seen' }).focus();
   await press('Enter');
   await expect(page.getByRole('region', { name: 'Leaks', exact: true })).toContainText('k1, Drier');
+
+  // The rest of the visit by keys: a valve, the repair, a pressure test, gas, and handing over.
+  const enter = async (target: ReturnType<Page['locator']>) => {
+    await target.focus();
+    await press('Enter');
+  };
+  const button = (name: string | RegExp) => page.getByRole('button', { name }).last();
+  const onward = (step: string) =>
+    enter(
+      page.getByRole('navigation', { name: 'Step before and step after' }).getByRole('link', { name: step }),
+    );
+  await onward('Decide');
+  await onward('Isolate or recover');
+  const machine = page.getByRole('group', { name: /^The machine/ });
+  await enter(machine.getByRole('button', { name: /^Receiver valve,/ }));
+  await enter(button('Shut'));
+  await expect(sheet(page)).toBeHidden();
+  await onward('Repair');
+  await enter(button('Repair k1'));
+  await sheet(page).getByRole('radio', { name: 'tightened' }).focus();
+  await press(' ');
+  await enter(button('Write the repair down'));
+  await expect(sheet(page)).toBeHidden();
+  await onward('Pressure test');
+  await enter(machine.getByRole('button', { name: /^Evaporator coil,/ }));
+  await enter(button('The gauge sits here'));
+  await enter(button('Start pressure'));
+  await page.keyboard.type('120');
+  await press('Enter');
+  await expect(sheet(page)).toBeHidden();
+  await page.getByRole('radio', { name: 'passed', exact: true }).focus();
+  await press(' ');
+  await enter(button(/^First test after repair of k1/));
+  await expect(page.getByRole('region', { name: 'Tested in this visit' })).toContainText('first test passed');
+  await enter(button('Receiver valve, unit: open again'));
+  await onward('Evacuate');
+  await onward('Charge');
+  await page.getByLabel('Amount', { exact: true }).focus();
+  await page.keyboard.type('3 lb');
+  await press('Enter');
+  await expect(page.getByLabel('Amount', { exact: true })).toHaveValue('');
+  await onward('Running check');
+  await onward('Leave it right');
+  await onward('Hand over');
+  await page.getByLabel('Name of who takes it over').focus();
+  await page.keyboard.type('Prue Castellan');
+  await page.getByLabel('Nobody could sign, because').focus();
+  await page.keyboard.type('by key');
+  await enter(button('Hand over'));
+  await expect(page.getByText('Handed over to', { exact: false })).toBeVisible();
 });

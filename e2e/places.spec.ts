@@ -16,6 +16,7 @@ const PAGES = [
   '/bench/saturation',
   '/bench/judge',
   '/visits',
+  '/visits/visit-flower-2/flower-2/read',
   '/visits/visit-flower-2/flower-2/search',
   '/visits/visit-flower-2/flower-2/charge',
   '/visits/visit-flower-2/flower-2/handOver',
@@ -23,6 +24,7 @@ const PAGES = [
 
 for (const look of ['paper', 'cold-room', 'roof']) {
   test(`every place stays in its width and is accessible: ${look}`, async ({ page }, info) => {
+    test.skip(info.project.name === 'phone' && look === 'cold-room', 'as wide as paper');
     test.setTimeout(400_000);
     await writeAs(page, 'marit');
     await page.addInitScript((value) => localStorage.setItem('abacus.look', value), look);
@@ -33,7 +35,12 @@ for (const look of ['paper', 'cold-room', 'roof']) {
       await staysInWidth(page);
       // The same document on both sizes; on a phone its full length takes the checker a minute.
       if (info.project.name === 'phone') continue;
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze();
+      // A look changes colours, not what stands where.
+      const checker =
+        look === 'paper'
+          ? new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa'])
+          : new AxeBuilder({ page }).withRules(['color-contrast']);
+      const { violations } = await checker.analyze();
       expect(
         violations.map((each) => `${path}: ${each.id} ${each.nodes[0]?.target.join(' ') ?? ''}`),
       ).toEqual([]);

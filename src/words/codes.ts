@@ -54,6 +54,7 @@ export const DIMENSION_WORDS: Record<Instrument['dimension'], string> = {
   vacuum: 'vacuum gauge',
   mass: 'scale',
   current: 'ammeter',
+  detector: 'leak detector',
 };
 
 /** An offset is a difference of what the instrument reads. */
@@ -63,6 +64,7 @@ export const OFFSET_IN = {
   vacuum: 'vacuum',
   mass: 'mass',
   current: 'current',
+  detector: 'number',
 } as const satisfies Record<Instrument['dimension'], Dimension>;
 
 export const STATE_WORDS: Record<MachineState, string> = {

@@ -6,13 +6,21 @@ import { z } from 'zod';
 import { calendarDate, filledText, id, maybe } from '../logbook/fields';
 import { type Day, addMonths, dayOf } from '../quantity/day';
 
-export const INSTRUMENT_DIMENSIONS = ['pressure', 'temperature', 'vacuum', 'mass', 'current'] as const;
+/** What an instrument reads; a leak detector tells yes or no, and is checked like the others. */
+export const INSTRUMENT_DIMENSIONS = [
+  'pressure',
+  'temperature',
+  'vacuum',
+  'mass',
+  'current',
+  'detector',
+] as const;
 
 export const instrumentRow = z.object({
   id,
   name: filledText,
   dimension: z.enum(INSTRUMENT_DIMENSIONS),
-  /** added to the reading; Pa, K, kg or A */
+  /** added to the reading; Pa, K, kg or A; 0 for a detector */
   offset: z.number(),
   checkedOn: maybe(calendarDate),
   checkEveryMonths: maybe(z.int().min(1).max(120)),

@@ -2,9 +2,11 @@
 import { useMemo, useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { type PlaceName, ROUND, placesAt } from '../../../core/visit/readings/places';
-import { shutParts } from '../../../core/visit/visitRecord';
+import type { Measured } from '../../../core/visit/stated';
+import { notesOf, shutParts } from '../../../core/visit/visitRecord';
 import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';
+import { measuredWords, statedWords } from '../../../words/stated';
 import { partWords } from '../../../words/circuit';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
 import type { PartShown, ValueShown } from '../../drawing/shown';
@@ -52,7 +54,7 @@ interface Props {
 
 export function VisitDrawing(props: Props) {
   const { label, asked = ROUND, round, shown, onPart, values = true, still = false } = props;
-  const { map, layout, units, atmosphere, view } = useVisit();
+  const { map, layout, units, atmosphere, view, step, record } = useVisit();
   const { series, now, figuresFor } = useReadings();
   const [chosen, setChosen] = useState<MapPart | null>(null);
   const shut = useMemo(() => shutParts(view.standing.history.entries, map), [view, map]);
@@ -66,6 +68,10 @@ export function VisitDrawing(props: Props) {
         next: round.next,
         show: shownIn(units, atmosphere),
         system: units,
+        warmFor: statedWords<Measured>(
+          step === 'arrive' ? notesOf(record.entries, 'arrival').at(-1)?.note.outOfTemperature : null,
+          measuredWords,
+        ),
       })
     : [];
   const partAt = (value: ValueShown): MapPart | null =>

@@ -40,6 +40,8 @@ interface Made {
   next: PlaceName | null;
   show: Show;
   system: UnitSystem;
+  /** said in Arrive: how long the box has been out of temperature */
+  warmFor: string | null;
 }
 
 const givenWords = (taken: Taken): string =>
@@ -47,7 +49,17 @@ const givenWords = (taken: Taken): string =>
     ? (statedWords<string>(taken.given, (value) => signWords(taken.name, value)) ?? '')
     : (statedWords<Measured>(taken.given, measuredWords) ?? '');
 
-export function shownValues({ map, series, now, figures, asked, next, show, system }: Made): ValueShown[] {
+export function shownValues({
+  map,
+  series,
+  now,
+  figures,
+  asked,
+  next,
+  show,
+  system,
+  warmFor,
+}: Made): ValueShown[] {
   const places = placesOf(map);
   const latest = new Map<string, Taken>();
   for (const taken of series) latest.set(`${taken.name} ${taken.part ?? ''}`, taken);
@@ -66,7 +78,8 @@ export function shownValues({ map, series, now, figures, asked, next, show, syst
         ? PHASE_WORDS[taken.phase]
         : rated
           ? `of ${rated.typed}`
-          : amounts?.words ||
+          : (place === 'box' && taken.part === null && warmFor ? `warm for ${warmFor}` : null) ||
+            amounts?.words ||
             lackingWords(place, figures) ||
             (isSignName(place) ? placeWords(place).toLowerCase() : null);
     const none = isNotDone(taken.given) ? 'not done' : isUnknown(taken.given) ? 'unknown' : null;
