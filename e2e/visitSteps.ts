@@ -57,7 +57,6 @@ export async function read(page: Page, readings: Record<string, string>): Promis
     const pad = sheet(page);
     await pad.waitFor();
     const figure = pad.getByRole('textbox', { name: place, exact: true });
-    const goesOn = await pad.getByRole('button', { name: /^Next/ }).isVisible();
     if (value.startsWith('not done: ')) {
       await pad.getByRole('button', { name: 'not done' }).click();
       await pad.getByLabel('Another reason').fill(value.slice('not done: '.length));
@@ -67,11 +66,13 @@ export async function read(page: Page, readings: Record<string, string>): Promis
       await pad.getByRole('button', { name: /^(Next|Done)/ }).click();
     } else await pad.getByRole('button', { name: value, exact: true }).click();
     // The next place of the round has come, or the keypad has gone: the reading is saved.
-    if (goesOn) {
-      await expect(pad.getByRole('textbox').and(page.locator(`:not([aria-label="${place}"])`))).toBeVisible();
-      await pad.getByRole('button', { name: 'Close' }).click();
-    }
-    await expect(pad).toBeHidden();
+    await expect(async () => {
+      if (await pad.isVisible()) {
+        await expect(figure).toBeHidden({ timeout: 500 });
+        await pad.getByRole('button', { name: 'Close' }).click({ timeout: 500 });
+      }
+      await expect(pad).toBeHidden({ timeout: 500 });
+    }).toPass();
   }
 }
 
