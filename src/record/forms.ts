@@ -53,13 +53,6 @@ export type FormKind = (typeof FORM_KINDS)[number];
 export const kindForm = (kind: FormKind): Form => formOf(KINDS[kind]);
 export const noteForm = (note: NoteName): Form => formOf(NOTE_RECORDS[note]);
 
-/** The conditions of a test by themselves, for what files them with a result of its own. */
-export const CONDITIONS_FORM: Form = {
-  ...noteForm('jointTest'),
-  title: 'Conditions of the test',
-  fields: noteForm('jointTest').fields.filter((field) => field.key.startsWith('conditions.')),
-};
-
 /** Corrected by a form of its own; what a calculator computed or a touch said is voided and written anew. */
 export function correctionForm(entry: Entry): Form | null {
   const record = recordOf(entry);

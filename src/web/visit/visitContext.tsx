@@ -7,7 +7,8 @@ import type { LayoutName } from '../../core/visit/circuit/layouts';
 import type { CircuitMap } from '../../core/visit/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leakStory';
 import type { Step } from '../../core/visit/steps';
-import { type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
+import { type Taken, latestReadings, readingSeries, readingsNow } from '../../core/visit/readings/series';
+import { type ReadingsSoFar, type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
 import { useWriter } from '../data/writer';
 import { useInstruments } from '../data/queries';
 import { type FormPlace, placeOf } from '../../record/place';
@@ -22,6 +23,8 @@ export interface Visit {
   view: MachineView;
   record: VisitRecord;
   leaks: readonly LeakStory[];
+  /** every reading of the visit, the latest of each, and what still speaks */
+  readings: { series: readonly Taken[]; latest: ReadingsSoFar; now: ReadingsSoFar };
   map: CircuitMap;
   layout: LayoutName;
   units: UnitSystem;
@@ -68,8 +71,14 @@ export function VisitProvider({
     const { entries } = standing.history;
     const layout = layoutOf(view);
     const map = mapOfMachine(view, layout);
+    const record = visitRecord(entries, visitId);
     return {
-      record: visitRecord(entries, visitId),
+      record,
+      readings: {
+        series: readingSeries(record.entries),
+        latest: latestReadings(record.entries),
+        now: readingsNow(record.entries),
+      },
       leaks: leakStories(entries, standing.leaks, view.names.leaks),
       layout,
       map,

@@ -10,6 +10,7 @@ import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Keypad } from '../../parts/Keypad';
+import { signTurned } from '../../parts/signTurned';
 import { Tray } from '../../parts/Tray';
 import { useVisit } from '../visitContext';
 import type { Hold } from './useHold';
@@ -89,14 +90,7 @@ export function HoldReadingTray({ hold, onClose }: { hold: Hold; onClose: () => 
           busy={false}
           onText={(temperature) => set({ ...draft, temperature })}
           onUnit={(temperatureUnit) => set({ ...draft, temperatureUnit })}
-          onSign={() =>
-            set({
-              ...draft,
-              temperature: draft.temperature.startsWith('-')
-                ? draft.temperature.slice(1)
-                : `-${draft.temperature}`,
-            })
-          }
+          onSign={() => set({ ...draft, temperature: signTurned(draft.temperature) })}
           onConfirm={() => setStage('pressure')}
         />
       )}

@@ -28,6 +28,7 @@ import { ApiError } from '../../forms/ApiError';
 import { InstrumentPick } from '../../forms/InstrumentPick';
 import { Button } from '../../parts/Button';
 import { Keypad } from '../../parts/Keypad';
+import { signTurned } from '../../parts/signTurned';
 import { Tray } from '../../parts/Tray';
 import { MARK_SIGN } from '../../drawing/shown';
 import { useVisitWrite } from '../useVisitWrite';
@@ -204,5 +205,5 @@ function NumberKeys({
 function turned(draft: { text: string; unit: string }, gauge: boolean): { text?: string; unit?: string } {
   if (gauge && ['psig', 'inHg'].includes(draft.unit))
     return { unit: draft.unit === 'psig' ? 'inHg' : 'psig' };
-  return { text: draft.text.startsWith('-') ? draft.text.slice(1) : `-${draft.text}` };
+  return { text: signTurned(draft.text) };
 }

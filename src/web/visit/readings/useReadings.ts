@@ -2,11 +2,9 @@
 import { useMemo } from 'react';
 import { CONDENSER_SPLIT } from '../../../core/bench/targets';
 import { type Figures, figuresOf } from '../../../core/visit/readings/figures';
-import { type Taken, latestReadings, readingSeries, readingsNow } from '../../../core/visit/readings/series';
-import type { Measured } from '../../../core/visit/stated';
-import { siOf } from '../../../core/visit/stated';
+import { type Taken, readingSeries } from '../../../core/visit/readings/series';
+import { type Measured, valueOf } from '../../../core/visit/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
-import { shownIn } from '../../../words/measures';
 import { usualDifference } from '../../../record/circuitOf';
 import { useTable } from '../../data/useTable';
 import { useVisit } from '../visitContext';
@@ -24,16 +22,13 @@ export interface Readings {
 }
 
 export function useReadings(): Readings {
-  const { record, view, visitId, atmosphere, units } = useVisit();
+  const { readings, view, visitId, atmosphere } = useVisit();
   const table = useTable(view.standing.present.refrigerant.name).data;
   const difference = usualDifference(view);
   const water = view.machine.appliance.kind === 'chiller';
   return useMemo(() => {
-    const show = shownIn(units, atmosphere);
     return {
-      series: readingSeries(record.entries),
-      latest: latestReadings(record.entries),
-      now: readingsNow(record.entries),
+      ...readings,
       figuresFor: (so) =>
         table
           ? figuresOf(so, {
@@ -47,11 +42,9 @@ export function useReadings(): Readings {
         // Only asked when a keypad opens: the visit before, from the newest back.
         const before = view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId);
         const last = readingSeries(before).findLast((each) => each.name === name && each.part === null);
-        const si = last && !last.sign ? siOf(last.given as Measured) : null;
-        if (!last || si === null) return typeof last?.given === 'string' ? last.given : null;
-        const { typed } = last.given as Measured;
-        return typed || show('temperature', si);
+        const given = last && valueOf<Measured | string>(last.given);
+        return given ? (typeof given === 'string' ? given : given.typed) : null;
       },
     };
-  }, [record, view, visitId, table, difference, water, atmosphere, units]);
+  }, [readings, view, visitId, table, difference, water, atmosphere]);
 }
