@@ -1,30 +1,34 @@
-/** Fitting the rise of a vacuum: 10,000 readings, and how often the verdict is right on made-up gauges. */
-import { type RiseJudged, judgeRise } from '../src/core/bench/evacuation/judgeRise';
-import { TICKS } from '../src/core/bench/evacuation/rise';
-import { CURVE_KINDS, type CurveKind, dice, vacuumCurve } from '../src/core/testkit/vacuumCurves';
+/** Judging the rise of a vacuum: 10,000 readings, and how often the word is firm and right on made-up gauges. */
+import { judgeRise } from '../src/core/bench/evacuation/judgeRise';
+import { RISE_WORDS } from '../src/core/bench/evacuation/lookAt';
+import { type KindCount, confusionTable, countByKind, total } from '../src/core/testkit/confusion';
+import { idealShares } from '../src/core/testkit/idealObserver';
+import { seeded } from '../src/core/testkit/seeded';
+import { toldOf, toldOfSeeds } from '../src/core/testkit/vacuumTold';
+import { TRUTHS, type TruthKind, madeRise } from '../src/core/testkit/vacuumTruths';
 import { type Comparison, compare } from './measure';
 
 const READINGS = 10_000;
 const RUNS = 7;
 
 export async function benchRise(): Promise<Comparison[]> {
-  const roll = dice(5);
+  const roll = seeded(5);
   const readings = Array.from({ length: READINGS }, (_, at) => ({
     at,
-    pressure: 45 + 0.01 * at + 60 * (1 - Math.exp(-at / 700)) + roll() - 0.5,
+    pressure: 45 + 60 * (1 - Math.exp(-at / 700)) + roll() - 0.5,
   }));
   return [
     await compare(
-      `verdict on ${READINGS.toLocaleString('en')} readings, four explanations`,
-      `the exponentials of its ${String(TICKS)} fits alone`,
+      `verdict on ${READINGS.toLocaleString('en')} readings, eight explanations`,
+      'the exponentials of a hundred curves through them',
       {
         subject: () => {
-          if (!judgeRise({ readings, resolution: 0.13 }).ok) throw new Error('The curve was refused.');
+          if (!judgeRise({ readings }).ok) throw new Error('The curve was refused.');
         },
         baseline: () => {
           let sum = 0;
-          for (let fit = 1; fit <= TICKS; fit += 1)
-            for (const { at } of readings) sum += Math.exp(-at / (10 * fit));
+          for (let curve = 1; curve <= 100; curve += 1)
+            for (const { at } of readings) sum += Math.exp(-at / (10 * curve));
           if (sum < 0) throw new Error('Exponentials are not negative.');
         },
         perRun: READINGS,
@@ -36,41 +40,58 @@ export async function benchRise(): Promise<Comparison[]> {
   ];
 }
 
-const KIND_OF: Record<RiseJudged['rise'], CurveKind> = {
-  flat: 'flat',
-  levelling: 'moist',
-  climbing: 'leaking',
-  both: 'both',
-};
+/** What the readings let say to one who knows the lot: kinds that no reading parts count together, as the words do. */
+const GROUPS: readonly (readonly TruthKind[])[] = [
+  ['flat'],
+  ['moist', 'oil'],
+  ['leak', 'valve'],
+  ['both'],
+  ['falling'],
+];
 
-/** What 300 made-up gauges are, against what the verdict says of them. */
-export function confusionTable(firstSeed: number, count = 300): string {
-  const cells = new Map<string, number>();
-  let sure = 0;
-  let right = 0;
-  for (let seed = firstSeed; seed < firstSeed + count; seed += 1) {
-    const made = vacuumCurve(seed);
-    const judged = judgeRise(made);
-    if (!judged.ok) continue;
-    const said = KIND_OF[judged.value.value.rise];
-    const column = judged.value.value.sure ? said : 'unsure';
-    cells.set(`${made.kind} ${column}`, (cells.get(`${made.kind} ${column}`) ?? 0) + 1);
-    if (judged.value.value.sure) {
-      sure += 1;
-      if (said === made.kind) right += 1;
-    }
-  }
-  const columns = [...CURVE_KINDS, 'unsure'] as const;
-  const rows = CURVE_KINDS.map((kind) =>
-    [
-      kind.padEnd(9),
-      ...columns.map((column) => String(cells.get(`${kind} ${column}`) ?? 0).padStart(9)),
-    ].join(''),
-  );
-  return [
-    `Vacuum verdicts on ${String(count)} made-up gauges (seeds from ${String(firstSeed)}); rows are, columns said:`,
-    ['         ', ...columns.map((column) => column.padStart(9))].join(''),
-    ...rows,
-    `sure of ${String(sure)}, right in ${String(right)} of them (${((100 * right) / sure).toFixed(1)} %)`,
-  ].join('\n');
+interface Leaning {
+  share: number;
+  right: boolean;
 }
+
+function idealLeaning(seed: number): Leaning {
+  const made = madeRise(seed);
+  const shares = idealShares(made, seed + 7_000_000);
+  const [share, kinds] = GROUPS.map(
+    (group) => [group.reduce((sum, kind) => sum + shares[kind], 0), group] as const,
+  ).reduce((a, b) => (b[0] > a[0] ? b : a));
+  return { share, right: kinds.includes(made.truth.kind) };
+}
+
+/** How many the ideal observer is firm on where it is wrong as often as we are. */
+function firmAtError(leanings: readonly Leaning[], error: number): number {
+  const surest = [...leanings].sort((a, b) => b.share - a.share);
+  let wrong = 0;
+  let firm = 0;
+  surest.forEach(({ right }, place) => {
+    wrong += Number(!right);
+    if (wrong <= error * (place + 1)) firm = place + 1;
+  });
+  return firm;
+}
+
+/** 800 rises a seed; beside the first 200 of each the ideal observer, who takes half a second for one. */
+export function printRises(firstSeeds: readonly number[], count = 800, ideal = 200): void {
+  const told = firstSeeds.flatMap((seed) => toldOfSeeds(seed, count));
+  console.log(`Vacuum: ${String(told.length)} made-up rises; rows are, columns said and firm:`);
+  console.log(confusionTable(told, RISE_WORDS));
+  const counts = countByKind(told);
+  for (const kind of TRUTHS) console.log(`${kind.padEnd(8)} ${countWords(counts.get(kind))}`);
+  console.log(`in all   ${countWords(total(counts.values()))}`);
+  const beside = firstSeeds.flatMap((seed) => Array.from({ length: ideal }, (_, i) => seed + i));
+  const ours = total(countByKind(beside.flatMap((seed) => toldOf(madeRise(seed)) ?? [])).values());
+  const firm = firmAtError(beside.map(idealLeaning), ours.wrong / Math.max(1, ours.firm));
+  console.log(
+    `beside an ideal observer, ${String(beside.length)} of them: firm ${String(ours.firm)}, it ${String(firm)} at the same error\n`,
+  );
+}
+
+export const countWords = (count: KindCount | undefined): string =>
+  count === undefined
+    ? 'not met'
+    : `met ${String(count.met)}, firm ${String(count.firm)} (${((100 * count.firm) / count.met).toFixed(0)} %), wrong ${String(count.wrong)} (${((100 * count.wrong) / Math.max(1, count.firm)).toFixed(1)} % of the firm)`;

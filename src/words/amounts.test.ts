@@ -7,7 +7,7 @@ import { amountsTo, degreesApart } from './amounts';
 import { shownIn } from './measures';
 
 const table = await loadSaturation('R-134a');
-const machine = { table, atmosphere: ATMOSPHERE, difference: 10 / 1.8, split: 30 / 1.8 };
+const machine = { table, atmosphere: ATMOSPHERE, difference: 10 / 1.8, split: 30 / 1.8, recovered: null };
 const measured = (si: number) => ({ typed: 'x', si, unit: 'x' });
 const numbers = {
   suction: measured(psig(4)),

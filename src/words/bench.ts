@@ -1,13 +1,14 @@
 /** Words of the bench: refusals with their remedy, workings with their figures, advice and verdicts. */
 import type { BenchRefusal, Working as CoreWorking } from '../core/bench/calculated';
 import type { EvacuationReason } from '../core/bench/evacuation/verdict';
-import type { Rise } from '../core/bench/evacuation/rise';
+import type { CauseOfRise } from '../core/bench/evacuation/explanations';
+import type { RiseWord } from '../core/bench/evacuation/lookAt';
 import type { TrimAdvice } from '../core/bench/charge/trim';
 import type { ControlWarning } from '../core/bench/pressureControl';
 import type { DetectionMethod } from '../core/bench/leakSize';
 import type { StandingVerdict } from '../core/bench/standingCheck';
 import type { ValveAdvice } from '../core/bench/valveAdvice';
-import type { WeakEvidence } from '../core/bench/hold';
+import type { HoldWord, WeakEvidence } from '../core/bench/hold';
 import type { MeasureRefusal } from '../core/quantity/measure';
 import { type Dimension, UNITS } from '../core/quantity/units';
 import type { Show } from './measures';
@@ -35,6 +36,8 @@ export function benchRefusalWords(refusal: BenchRefusal, show: Show): string {
       return `${sentence(refusal.first)} must be less than ${refusal.second}. Check both.`;
     case 'beyondFill':
       return `Do not put ${show('mass', refusal.given)} in: ${refusal.room > 0 ? `only ${show('mass', refusal.room)} fit below 80 %` : 'it is past 80 % already'}. Take another bottle.`;
+    case 'beyondBottle':
+      return `${refusal.refrigerant} stands at ${show('pressure', refusal.pressure)} at 77 °F: no ordinary recovery bottle is made for that. Use one that is marked for it.`;
     case 'mixedGases':
       return `The bottle holds ${refusal.held}. Never put ${refusal.given} on top of it: take an empty bottle, or one of ${refusal.given}.`;
   }
@@ -126,34 +129,88 @@ export const WEAK_WORDS: Record<WeakEvidence, string> = {
     'Weak evidence: the section runs at a higher pressure than it was tested at. A leak that opens under pressure can hide.',
   tailNotSettled:
     'The fall has not settled: gas that was let in still takes the temperature of the pipes. Let it stand and start again from here.',
+  temperatureNotTaken:
+    'Not corrected for temperature: not every reading has one. A degree and a half either way is allowed for.',
 };
 
-export const RISE_WORDS: Record<Rise, { title: string; about: string }> = {
-  flat: { title: 'Tight and dry', about: 'The vacuum stays put.' },
+export const RISE_SAID: Record<RiseWord, { title: string; about: string; short: string }> = {
+  flat: { title: 'Tight and dry', about: 'The vacuum stays put.', short: 'flat' },
   levelling: {
-    title: 'Moisture or dissolved gas',
+    title: 'Levelling, from moisture or gas out of oil',
     about:
-      'It climbs and levels off. Warm the cold parts, run the pump with ballast, or break with dry nitrogen and pump again.',
+      'It climbs and levels off. Warm the cold parts and the crankcase, run the pump with ballast, or break with dry nitrogen and pump again.',
+    short: 'levelling (moisture or gas out of oil)',
   },
   climbing: {
     title: 'A leak',
-    about: 'It keeps climbing in a straight line. Break the vacuum with nitrogen and search.',
+    about:
+      'It keeps climbing in a straight line. Break the vacuum with nitrogen and search. A valve that passes from a side under pressure climbs as straight: raise the pressure on the other side, or pump it too; what then changes came through the valve.',
+    short: 'climbing (leak)',
   },
-  both: { title: 'A leak, and moisture', about: 'A bend at first, then a straight climb that does not end.' },
+  climbingAndLevelling: {
+    title: 'A leak, and moisture',
+    about: 'A bend at first, then a straight climb that does not end.',
+    short: 'climbing and levelling (leak and moisture)',
+  },
+  climbingOrPassingValve: {
+    title: 'A leak, or a valve that passes',
+    about:
+      'It climbs, and slower the higher it stands, as when the two sides of a valve near each other. Raise the pressure on the other side, or pump it too: if the climb changes, it is the valve.',
+    short: 'climbing (leak or passing valve)',
+  },
+  notIsolated: {
+    title: 'Not isolated, it still falls',
+    about:
+      'The pump still draws, or the first gas still spreads. Valve the pump off, and begin the clock when the fall has ended.',
+    short: 'still falling (not isolated)',
+  },
+  gauge: {
+    title: 'The gauge tells nothing',
+    about:
+      'It stands at one figure, or out of its range. Clean it, check its battery and cable, and compare it with another.',
+    short: 'gauge stands still or is out of its range',
+  },
 };
-export const RISE_SHORT: Record<Rise, string> = {
-  flat: 'flat',
-  levelling: 'levelling (moisture)',
-  climbing: 'climbing (leak)',
-  both: 'both',
+
+export const CAUSE_OF_RISE_WORDS: Record<CauseOfRise, string> = {
+  flat: 'steady',
+  moisture: 'moisture',
+  oil: 'gas out of oil',
+  leak: 'a leak',
+  leakAndMoisture: 'a leak and moisture',
+  leakAndOil: 'a leak and gas out of oil',
+  valve: 'a valve that passes',
+  falling: 'a pump that still draws',
 };
 
 export const EVACUATION_REASON_WORDS: Record<EvacuationReason, string> = {
+  notIsolated: 'it was not isolated',
+  gauge: 'the gauge tells nothing',
   startTooHigh: 'it began above the goal of this way of working',
   tooShort: 'it was not watched long enough',
   endTooHigh: 'it ended above the limit of this way of working',
   leak: 'a leak is sure',
   leakNotExcluded: 'a leak is not excluded yet',
+  notTightEnough: 'a leak that matters in this machine could still hide',
+};
+
+/** Why a loss is not firm yet. */
+export const LOSS_IN_DOUBT =
+  'Not firm: a first fall that settles, or an evening that cools, may be all of it. Read on, with temperatures.';
+
+export const HOLD_SAID: Record<HoldWord, { title: string; about: string }> = {
+  holding: { title: 'Holding', about: 'No loss that matters could hide in this.' },
+  settled: {
+    title: 'Settled, and holding since',
+    about: 'It fell at first, as when warm gas meets cold pipe, and has stood since.',
+  },
+  losing: { title: 'Losing', about: 'Soap every joint that was touched.' },
+  risen: {
+    title: 'The pressure rose',
+    about:
+      'More than temperature explains: the gas was warmer than said, or a valve lets by from a higher side.',
+  },
+  cannotTell: { title: 'Cannot tell yet', about: 'A leak that matters could still hide.' },
 };
 
 export const TRIM_WORDS: Record<TrimAdvice, { title: string; about: string }> = {
@@ -170,6 +227,21 @@ export const TRIM_WORDS: Record<TrimAdvice, { title: string; about: string }> = 
   checkValve: {
     title: 'The charge is right, the superheat is not',
     about: 'Look at the valve, its bulb and the air over the coil.',
+  },
+  flooding: {
+    title: 'Stop: liquid comes back',
+    about:
+      'Superheat is gone though little liquid stands before the valve: more gas would only come back too. Look at the valve, its bulb, the fan and the ice on the coil.',
+  },
+  restriction: {
+    title: 'Stop: liquid backs up while the coil starves',
+    about:
+      'A restriction or a starved valve, not a lack of gas: feel along the drier and the valve, and judge.',
+  },
+  plugged: {
+    title: 'Stop: the capillary holds liquid back',
+    about:
+      'The coil starves while liquid backs up: a plugged capillary or drier. More gas only raises the head.',
   },
   waitForBox: {
     title: 'Wait for the box',

@@ -1,6 +1,5 @@
 /** Words of leaks and of what weakens a test. */
 import type { TEST_GASES } from '../core/logbook/entry';
-import type { TailWord } from '../core/bench/holdTail';
 import { VOIDING, type Weakness } from '../core/visit/evidence';
 import type { LeakState, LeakStory } from '../core/visit/leakStory';
 import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
@@ -201,16 +200,6 @@ export const RISE_ADVICE: Record<(typeof RISE_EXPLANATIONS)[number], string> = {
   moisture:
     'Pump on with the ballast open, break with dry nitrogen, change the pump oil, renew the drier last.',
   leak: 'Break with nitrogen, put it under pressure and search again.',
-};
-
-/** What a pressure test as a series says so far. */
-export const TAIL_WORDS: Record<TailWord, string> = {
-  oneReading: 'One reading: read again in ten minutes or more.',
-  tooSoon: 'Too soon to tell: let it stand ten minutes at least.',
-  still: 'It stands.',
-  settled: 'It settled, and stands.',
-  falling: 'It goes on falling.',
-  rising: 'It rises: the gas warms, or a valve passes.',
 };
 
 export const DISCONNECTED_WORDS: Record<(typeof DISCONNECTED)[number], string> = {

@@ -72,17 +72,25 @@ function massWords(kilograms: number, system: UnitSystem): string {
   return massText(kilograms * 1000, system === 'us' ? 'pounds' : 'kilograms');
 }
 
-function massRateWords(kilogramsASecond: number, system: UnitSystem): string {
+function massRateUnit(kilogramsASecond: number, system: UnitSystem): string {
   const large = kilogramsASecond * YEAR_S >= (system === 'us' ? POUND_KG : 1);
-  const unit = system === 'us' ? (large ? 'lb/yr' : 'oz/yr') : large ? 'kg/yr' : 'g/yr';
-  return measureText('massRate', kilogramsASecond, unit);
+  return system === 'us' ? (large ? 'lb/yr' : 'oz/yr') : large ? 'kg/yr' : 'g/yr';
 }
+
+const massRateWords = (kilogramsASecond: number, system: UnitSystem): string =>
+  measureText('massRate', kilogramsASecond, massRateUnit(kilogramsASecond, system));
 
 const FOOT_M = 0.3048;
 const lengthWords = (metres: number, system: UnitSystem): string =>
   system === 'us'
     ? measureText('length', metres, metres < 3 * FOOT_M ? 'in' : 'ft')
     : measureText('length', metres, metres < 1 ? 'mm' : 'm');
+
+/** A rate of which only the size is known: two digits, in the unit that makes them plain. kg/s. */
+export function roughRateWords(kilogramsASecond: number, system: UnitSystem): string {
+  const unit = massRateUnit(kilogramsASecond, system);
+  return `${Number(fromSi('massRate', kilogramsASecond, unit).toPrecision(2)).toLocaleString('en-US')} ${unit}`;
+}
 
 /** Rounded as people say it: seconds below two minutes, then minutes, hours, days. */
 export function durationWords(seconds: number): string {

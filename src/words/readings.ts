@@ -1,4 +1,5 @@
 /** Words of the places at which a machine is read. */
+import type { Lacking } from '../core/judge/observe';
 import type { Phase } from '../core/visit/notes';
 import {
   CIRCUMSTANCES,
@@ -65,3 +66,7 @@ export const PHASE_WORDS: Record<Phase, string> = {
   afterCharge: 'after charge',
   atEnd: 'at the end',
 };
+
+/** A reading that cannot speak, and the one that it needs. */
+export const lackingWords = ({ reading, needs }: Lacking): string =>
+  `${NUMBER_WORDS[reading]} says nothing without ${NUMBER_WORDS[needs].toLowerCase()}.`;

@@ -28,7 +28,10 @@ export function massFigure(mass: ExactGrams, system: MassSystem): string {
   return `${String(Number((grams(mass) / GRAMS_PER[system]).toFixed(4)))} ${UNIT[system]}`;
 }
 
-const percentFigure = (millionths: number): string => `${String(millionths / PERCENT_SCALE)} %`;
+/** All six decimals on a screen; on a paper as many as one reads. */
+const percentFigure = (millionths: number, decimals: number): string =>
+  `${String(Number((millionths / PERCENT_SCALE).toFixed(decimals)))} %`;
+const ALL_DECIMALS = 6;
 
 function sinceWords(since: DaysSince): string {
   if (since.basis === 'unknown') return 'No earlier gas day and no installation day: a full year, 365 days';
@@ -51,6 +54,7 @@ export function annualizingWorking(
   ledger: GasLedger,
   system: MassSystem,
   labels: LeakLabels = new Map(),
+  decimals = ALL_DECIMALS,
 ): WorkingSaid {
   const { annualizing, spell } = rate;
   const { lost, since, chainFrom, millionths } = annualizing;
@@ -64,20 +68,25 @@ export function annualizingWorking(
     formula:
       lost === null || spell.fullCharge === null || millionths === null
         ? 'Unknown: a weight or the full charge is missing'
-        : `${massFigure(lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(millionths)}`,
+        : `${massFigure(lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(millionths, decimals)}`,
     steps,
     source: '40 CFR 82.152 and 84.102, annualizing',
   };
 }
 
-export function rollingWorking(rate: AdditionRate, ledger: GasLedger, system: MassSystem): WorkingSaid {
+export function rollingWorking(
+  rate: AdditionRate,
+  ledger: GasLedger,
+  system: MassSystem,
+  decimals = ALL_DECIMALS,
+): WorkingSaid {
   const { rolling, spell, gasDay } = rate;
   const first = ledger.days.findIndex((each) => each.day >= rolling.from);
   return {
     formula:
       rolling.lost === null || spell.fullCharge === null || rolling.millionths === null
         ? 'Unknown: a weight or the full charge is missing'
-        : `${massFigure(rolling.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(rolling.millionths)}`,
+        : `${massFigure(rolling.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(rolling.millionths, decimals)}`,
     steps: [
       `Window: ${dayWords(rolling.from)} to ${dayWords(gasDay.day)}`,
       ...(rolling.afterRepair

@@ -37,6 +37,8 @@ export type BenchRefusal =
   | { reason: 'tooFewReadings'; have: number; need: number }
   | { reason: 'notInOrder'; first: string; second: string }
   | { reason: 'mixedGases'; held: string; given: string }
+  /** Pa absolute at 77 °F */
+  | { reason: 'beyondBottle'; refrigerant: string; pressure: Pascals }
   /** kg: what the bottle may take yet, and what was to go in */
   | { reason: 'beyondFill'; room: number; given: number };
 

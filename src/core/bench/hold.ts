@@ -1,32 +1,17 @@
 /**
- * Standing pressure test: what a sealed charge of nitrogen must read after its temperature changed, what the residual
- * means against the gauge, and how long a hold must stand to show a leak. Pa absolute, K, s, m³.
+ * Standing pressure test: what a sealed charge of nitrogen must read after its temperature changed, and what a series of
+ * readings says of a leak: a first fall that settles is none. Pa absolute, K, s.
  */
-import type { Kelvins, Pascals } from '../quantity/si';
+import type { Kelvins } from '../quantity/si';
 import { refused } from '../result';
-import { type Calculated, type Outcome, calculated, figure, notPositive, outOfRange } from './calculated';
-
-export interface HoldReading {
-  /** s since the start */
-  at: number;
-  /** Pa absolute */
-  pressure: Pascals;
-  /** K of the gas */
-  temperature: Kelvins;
-}
+import { type Outcome, ROOM_K, calculated, figure, notPositive, outOfRange } from './calculated';
+import { type Gauge, type HoldReading, type HoldTail, ONE_SIDED_95, tailOf } from './holdTail';
 
 export interface HoldLimits {
   /** the least marked design pressure of the section, Pa absolute */
   design: number | null;
   /** what the section runs at, Pa absolute */
   working: number | null;
-}
-
-export interface Gauge {
-  /** Pa: one division, or the last digit */
-  resolution: number;
-  /** K: how far the temperature of the gas may be off */
-  temperatureDoubt: number;
 }
 
 /**
@@ -65,32 +50,27 @@ export function expectedPressure(input: {
   });
 }
 
-export type HoldVerdict =
-  /** no loss larger than `loss` could hide in the doubt */
-  | { kind: 'holding'; lossAtMost: number }
-  /** Pa/s, with its doubt */
-  | { kind: 'losing'; rate: number; rateDoubt: number }
-  /** s from the start after which a loss that matters would show */
-  | { kind: 'cannotTell'; untilS: number }
-  /** more pressure than the temperature explains: warmer gas than said, or a valve that lets by */
-  | { kind: 'risen' };
+export const HOLD_WORDS = ['holding', 'settled', 'losing', 'risen', 'cannotTell'] as const;
+/** `settled`: it fell at first, and holds since; `risen`: more pressure than temperature explains, or a valve that lets by. */
+export type HoldWord = (typeof HOLD_WORDS)[number];
 
-export type WeakEvidence = 'belowWorkingPressure' | 'tailNotSettled';
+export type WeakEvidence = 'belowWorkingPressure' | 'tailNotSettled' | 'temperatureNotTaken';
 
 export interface HoldJudged {
+  word: HoldWord;
+  firm: boolean;
+  /** what the last reading should be by its temperature, and measured − expected, Pa */
   expected: number;
-  /** measured − expected, Pa */
   residual: number;
-  /** Pa: what gauge and thermometer leave open, either way (two standard deviations) */
-  doubt: number;
-  verdict: HoldVerdict;
+  tail: HoldTail;
+  /** s more until a leak of the size that matters is found, or excluded, with 95 %; null where nobody said what matters */
+  neededS: number | null;
   weak: readonly WeakEvidence[];
 }
 
 /**
- * Judges a hold by its first and last reading. `matters` is the loss in Pa/s that must not hide, null where nobody said:
- * then a hold within the doubt counts as holding, with the largest loss that could hide.
- * Refuses a start above the design pressure: such a test must not be made.
+ * Judges a hold by its readings. `matters` is the loss in Pa/s that must not hide, null where nobody said: then it can
+ * lose, or settle, but never hold. Refuses a start above the design pressure: such a test must not be made.
  */
 export function judgeHold(input: {
   readings: readonly HoldReading[];
@@ -99,7 +79,7 @@ export function judgeHold(input: {
   limits: HoldLimits;
   matters: number | null;
 }): Outcome<HoldJudged> {
-  const { readings, gauge, limits, matters } = input;
+  const { readings, gauge, limits, matters, changedShare } = input;
   const first = readings[0];
   const last = readings[readings.length - 1];
   if (!first || !last || readings.length < 2)
@@ -110,88 +90,96 @@ export function judgeHold(input: {
   const highest = Math.max(...readings.map((each) => each.pressure));
   if (limits.design !== null && highest > limits.design)
     return refused({ reason: 'aboveDesignPressure', given: highest, limit: limits.design });
+  const corrected = readings.every((each) => each.temperature !== null);
   const calculatedEnd = expectedPressure({
     start: first.pressure,
-    startTemperature: first.temperature,
-    endTemperature: last.temperature,
-    changedShare: input.changedShare,
+    startTemperature: first.temperature ?? ROOM_K,
+    endTemperature: (corrected ? last.temperature : first.temperature) ?? ROOM_K,
+    changedShare,
   });
   if (!calculatedEnd.ok) return calculatedEnd;
   const expected = calculatedEnd.value.value;
-  const residual = last.pressure - expected;
-  const doubt = holdDoubt(expected, last.temperature, input.changedShare, gauge);
+  const tail = tailOf(readings, changedShare, gauge);
   const judged: HoldJudged = {
+    ...wordOf(tail, matters),
     expected,
-    residual,
-    doubt,
-    verdict: verdictOf(residual, doubt, elapsed, matters),
-    weak: weakOf(readings, gauge, limits),
-  };
-  return calculated(judged, holdWorking(calculatedEnd.value, judged, last.pressure, elapsed));
-}
-
-/**
- * Pa, two standard deviations of the residual: a division spreads evenly over itself (÷ √12) at both readings; the
- * temperature's doubt is taken as two deviations, at both readings.
- */
-export function holdDoubt(
-  pressure: Pascals,
-  temperature: Kelvins,
-  changedShare: number,
-  gauge: Gauge,
-): number {
-  const reading = gauge.resolution ** 2 / 12;
-  const thermal = ((changedShare * pressure * gauge.temperatureDoubt) / 2 / temperature) ** 2;
-  return 2 * Math.sqrt(2 * reading + 2 * thermal);
-}
-
-function verdictOf(residual: number, doubt: number, elapsed: number, matters: number | null): HoldVerdict {
-  if (residual < -doubt) return { kind: 'losing', rate: -residual / elapsed, rateDoubt: doubt / elapsed };
-  if (residual > doubt) return { kind: 'risen' };
-  const lossAtMost = (Math.max(0, -residual) + doubt) / elapsed;
-  if (matters === null || lossAtMost <= matters) return { kind: 'holding', lossAtMost };
-  return { kind: 'cannotTell', untilS: (Math.max(0, -residual) + doubt) / matters };
-}
-
-function weakOf(readings: readonly HoldReading[], gauge: Gauge, limits: HoldLimits): WeakEvidence[] {
-  const start = readings[0]?.pressure ?? 0;
-  return [
-    ...(limits.working !== null && start < limits.working ? (['belowWorkingPressure'] as const) : []),
-    ...(tailSettled(readings, gauge) ? [] : (['tailNotSettled'] as const)),
-  ];
-}
-
-/**
- * The temperature of freshly let-in gas still drifts: its mark is that the corrected pressure falls unevenly. Compares
- * the fall over the last third with that over the third before; with fewer than four readings nothing can be said.
- */
-function tailSettled(readings: readonly HoldReading[], gauge: Gauge): boolean {
-  const start = readings[0];
-  const last = readings[readings.length - 1];
-  if (!start || !last || readings.length < 4) return true;
-  const corrected = (at: number): number => {
-    const after = readings.find((each) => each.at >= at) ?? last;
-    const before = readings.findLast((each) => each.at <= at) ?? start;
-    const share = after.at === before.at ? 0 : (at - before.at) / (after.at - before.at);
-    const value = (each: HoldReading): number => (each.pressure * start.temperature) / each.temperature;
-    return value(before) + share * (value(after) - value(before));
-  };
-  const third = (last.at - start.at) / 3;
-  const middle = corrected(start.at + third) - corrected(start.at + 2 * third);
-  const tail = corrected(start.at + 2 * third) - corrected(last.at);
-  return Math.abs(middle - tail) <= 2 * gauge.resolution;
-}
-
-function holdWorking(end: Calculated<number>, judged: HoldJudged, measured: number, elapsed: number) {
-  return {
-    ...end.working,
-    formula: `${end.working.formula}; residual = measured − expected`,
-    figures: [
-      ...end.working.figures,
-      figure('measured pressure', 'pressure', measured),
-      figure('residual', 'pressureDifference', judged.residual),
-      figure('doubt of gauge and temperature, either way', 'pressureDifference', judged.doubt),
-      figure('time stood', 'duration', elapsed),
+    residual: last.pressure - expected,
+    tail,
+    neededS: neededOf(tail, matters),
+    weak: [
+      ...(limits.working !== null && first.pressure < limits.working
+        ? (['belowWorkingPressure'] as const)
+        : []),
+      ...(tail.settling === 'still' ? (['tailNotSettled'] as const) : []),
+      ...(corrected ? [] : (['temperatureNotTaken'] as const)),
     ],
   };
+  const { working } = calculatedEnd.value;
+  return calculated(judged, {
+    ...working,
+    formula: `${working.formula}; loss = slope of the tail at one temperature, by least squares`,
+    figures: [
+      ...working.figures,
+      figure('measured pressure', 'pressure', last.pressure),
+      figure('measured − expected', 'pressureDifference', judged.residual),
+      figure('time stood', 'duration', elapsed),
+      figure('tail that counts', 'duration', tail.span),
+      figure('doubt of one reading (one deviation)', 'pressureDifference', tail.doubt),
+      figure('least loss that fits', 'pressureRate', tail.loss.low),
+      figure('largest loss that fits', 'pressureRate', tail.loss.high),
+    ],
+  });
 }
+
+/** A fall of less than so many minutes is not told from gas that takes the temperature of the pipes, s. */
+const LEAST_TAIL_S = 600;
+
+/** A rise counts from three deviations on: nine in ten of a loss are 3.29 wide. */
+const RISEN_WIDTHS = 3 / (2 * ONE_SIDED_95);
+/** With more of the evidence a first fall alone may be all of it. */
+const DOUBTFUL = 0.05;
+
+function wordOf(
+  { loss, settling, mayBeSettling, fell, span, corrected, beyondCooling, count }: HoldTail,
+  matters: number | null,
+): Pick<HoldJudged, 'word' | 'firm'> {
+  const open = { word: 'cannotTell', firm: false } as const;
+  if (settling === 'still') return open;
+  const middle = (loss.low + loss.high) / 2;
+  if (middle < 0 && -middle > RISEN_WIDTHS * (loss.high - loss.low))
+    return { word: 'risen', firm: corrected };
+  const stands: HoldWord = fell ? 'settled' : 'holding';
+  if (loss.low > 0) {
+    // Two figures without temperatures: the first fall of warm gas looks the same.
+    if (!corrected && count < 3) return open;
+    const small = matters !== null && loss.high <= matters;
+    // Who took no temperature cannot tell a slow leak from the evening.
+    if (small) return { word: stands, firm: true };
+    return { word: 'losing', firm: (corrected || beyondCooling) && mayBeSettling <= DOUBTFUL };
+  }
+  if (matters !== null) return loss.high <= matters ? { word: stands, firm: true } : open;
+  // Without a size nothing holds; a first fall that levelled can still be told from a leak.
+  return fell && span >= LEAST_TAIL_S ? { word: 'settled', firm: false } : open;
+}
+
+/**
+ * s from now until the tail's slope is known well enough: by its first and last reading alone, so that it does not move as
+ * one waits, and readings between only make it surer.
+ */
+function neededOf({ doubt, span, wait }: HoldTail, matters: number | null): number | null {
+  if (matters === null) return null;
+  return Math.max(0, wait + standingSeconds(doubt, matters) - span);
+}
+
+/** Two readings of which one may be wrong either way, each end at 95 % of a normal distribution: 2 × 1.645 × √2. */
+const FOUND_AND_CLEARED = 2 * ONE_SIDED_95 * Math.SQRT2;
+
+/**
+ * s after which a fall of `matters` Pa/s is found with 95 % and a tight system cleared with 95 %, by two readings of `doubt`
+ * Pa each (one deviation).
+ */
+export const standingSeconds = (doubt: number, matters: number): number =>
+  (FOUND_AND_CLEARED * doubt) / matters;
+
+/** Pa/s: the smallest fall that is found, or excluded, with 95 % after so many seconds. */
+export const fallFound = (doubt: number, seconds: number): number => (FOUND_AND_CLEARED * doubt) / seconds;

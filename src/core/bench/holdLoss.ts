@@ -1,13 +1,13 @@
-/** From the fall of a standing test to gas a year in service, and back: how long must it stand? */
+/** How fast a section falls in a standing test for a leak at work, and how long it must stand to show it. */
 import type { CubicMetres, Pascals } from '../quantity/si';
 import type { SaturationTable } from '../refrigerant/saturation';
 import { refused } from '../result';
-import { NITROGEN_MOLAR_MASS, type Outcome, ROOM_K, calculated, figure, notPositive } from './calculated';
-import { type Gauge, holdDoubt } from './hold';
+import { type Outcome, ROOM_K, calculated, figure, notPositive } from './calculated';
+import { standingSeconds } from './hold';
+import { type Gauge, readingDoubt } from './holdTail';
 import {
   NITROGEN_VISCOSITY,
   type Passage,
-  massRate,
   scaledThroughput,
   throughputOf,
   vapourViscosity,
@@ -47,43 +47,6 @@ function badSection(section: HeldSection) {
   return null;
 }
 
-export interface HoldLoss {
-  /** Pa·m³/s of nitrogen in the test, of refrigerant at work */
-  testThroughput: number;
-  serviceThroughput: number;
-  /** kg/s of nitrogen, of refrigerant */
-  nitrogen: number;
-  refrigerant: number;
-}
-
-/** `fall` in Pa/s, positive. The loss of nitrogen is exact for its volume, that of refrigerant an estimate. */
-export function holdLoss(section: HeldSection, fall: number): Outcome<HoldLoss> {
-  const bad = badSection(section) ?? notPositive({ 'fall of pressure': fall });
-  if (bad) return bad;
-  const { nitrogen, service } = passages(section);
-  const testThroughput = section.volume * fall;
-  const serviceThroughput = scaledThroughput(testThroughput, nitrogen, service);
-  const value: HoldLoss = {
-    testThroughput,
-    serviceThroughput,
-    nitrogen: massRate(testThroughput, NITROGEN_MOLAR_MASS),
-    refrigerant: massRate(serviceThroughput, section.table.molarMass_kg_mol),
-  };
-  return calculated(value, {
-    formula:
-      'q = V × dp/dt; q at work = q × (p_w² − p_a²) ÷ (p_t² − p_a²) × viscosity of nitrogen ÷ of the vapour',
-    figures: [
-      figure('volume', 'volume', section.volume),
-      figure('fall of pressure', 'pressureRate', fall),
-      figure('leak in the test', 'throughput', testThroughput),
-      figure('leak at work', 'throughput', serviceThroughput),
-      figure('refrigerant', 'massRate', value.refrigerant),
-    ],
-    source: SOURCE,
-    validity: VALIDITY,
-  });
-}
-
 /** Pa/s by which this section falls in the test for a leak of `rate` kg/s of refrigerant at work. */
 export function fallFor(section: HeldSection, rate: number): number {
   const { nitrogen, service } = passages(section);
@@ -92,9 +55,10 @@ export function fallFor(section: HeldSection, rate: number): number {
 }
 
 export interface StandingTime {
-  /** s until the fall is larger than the doubt */
+  /** s after which such a leak is found with 95 %, and a tight system cleared with 95 % */
   seconds: number;
   fall: number;
+  /** Pa, one deviation of one reading */
   doubt: number;
 }
 
@@ -104,20 +68,21 @@ export function standingTime(section: HeldSection, rate: number, gauge: Gauge): 
     badSection(section) ?? notPositive({ 'leak to be shown': rate, 'gauge division': gauge.resolution });
   if (bad) return bad;
   const fall = fallFor(section, rate);
-  const doubt = holdDoubt(section.test, ROOM_K, 1, gauge);
+  const doubt = readingDoubt({ at: 0, pressure: section.test, temperature: ROOM_K }, 1, gauge);
+  const seconds = standingSeconds(doubt, fall);
   return calculated(
-    { seconds: doubt / fall, fall, doubt },
+    { seconds, fall, doubt },
     {
-      formula: 'time = doubt of gauge and temperature ÷ fall of pressure in the test',
+      formula: 'time = 2 × 1.645 × √2 × doubt of a reading ÷ fall of pressure in the test',
       figures: [
         figure('volume', 'volume', section.volume),
         figure('leak to be shown', 'massRate', rate),
         figure('fall of pressure', 'pressureRate', fall),
-        figure('doubt, either way', 'pressureDifference', doubt),
-        figure('time', 'duration', doubt / fall),
+        figure('doubt of one reading (one deviation)', 'pressureDifference', doubt),
+        figure('time', 'duration', seconds),
       ],
       source: SOURCE,
-      validity: VALIDITY,
+      validity: `${VALIDITY} Found with 95 %, and a tight section cleared with 95 %.`,
     },
   );
 }

@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, OUNCE, POUND, microns, psig, refusalOf, valueOf } from '../testkit/bench';
-import { presentRate } from './additionsRate';
 import { type LeakSetting, LEAK_VIEWS, leakSize, sightings } from './leakSize';
 import { leakMoney } from './money';
 
@@ -95,56 +94,6 @@ describe('one leak in all its views', () => {
     const heavy = valueOf(leakSize(setting, 'throughput', 1e-5)).mass;
     const light = valueOf(leakSize({ ...setting, table: r290 }, 'throughput', 1e-5)).mass;
     expect(light / heavy).toBeCloseTo(0.0440956 / 0.102032, 3);
-  });
-});
-
-describe('present rate from additions', () => {
-  test('2, 3 and 4 lb in 100 days each: 3 lb in 100 days, give or take 1.09', () => {
-    const found = valueOf(
-      presentRate([
-        { days: 100, lost: 2 },
-        { days: 100, lost: 3 },
-        { days: 100, lost: 4 },
-      ]),
-    );
-    expect(found.rate).toBeCloseTo(0.03, 12);
-    // Mean 3, deviation 1, of three: 1/√3 × t(0.9; 2) 1.886 = 1.089 in 100 days
-    expect((found.high - found.rate) * 100).toBeCloseTo(1.089, 3);
-    expect((found.rate - found.low) * 100).toBeCloseTo(1.089, 3);
-    expect(found.assumed).toBe(false);
-  });
-
-  test('long intervals weigh more: 1 kg in 300 days and 1 kg in 100 days are 2 kg in 400', () => {
-    const found = valueOf(
-      presentRate([
-        { days: 300, lost: 1 },
-        { days: 100, lost: 1 },
-      ]),
-    );
-    expect(found.rate).toBeCloseTo(0.005, 12);
-  });
-
-  test('one interval: half to double, said to be an assumption', () => {
-    expect(valueOf(presentRate([{ days: 200, lost: 4 }]))).toEqual({
-      rate: 0.02,
-      low: 0.01,
-      high: 0.04,
-      spread: 0.5,
-      assumed: true,
-    });
-  });
-
-  test('nothing lost is a rate of zero; no interval and no days are refused', () => {
-    expect(
-      valueOf(
-        presentRate([
-          { days: 200, lost: 0 },
-          { days: 100, lost: 0 },
-        ]),
-      ).high,
-    ).toBe(0);
-    expect(refusalOf(presentRate([]))).toMatchObject({ reason: 'tooFewReadings' });
-    expect(refusalOf(presentRate([{ days: 0, lost: 1 }]))).toMatchObject({ field: 'days of interval 1' });
   });
 });
 

@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { parseMeasure } from '../quantity/measure';
 import { saturationPressure } from '../refrigerant/saturation';
+import { saturationTemperature } from '../refrigerant/saturation';
 import { loadSaturation } from '../refrigerant/tables';
 import { asPsig, ATMOSPHERE, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
 import { controlForBox, fromCutOut, fromDifferential } from './pressureControl';
@@ -120,8 +121,29 @@ describe('what the gauges should read', () => {
       }),
     );
     expect(found.condensing).toBeCloseTo(celsius(35), 9);
-    expect(found.head).toBeCloseTo(row(r448a, r448a.bubblePressure_Pa, 35), 3);
+    // A blend with glide: both ends by the table's row, and between them the pressure whose dew and bubble point lie evenly about it.
+    expect(found.headEnds.bubble).toBeCloseTo(row(r448a, r448a.bubblePressure_Pa, 35), 3);
+    expect(found.headEnds.dew).toBeCloseTo(row(r448a, r448a.dewPressure_Pa ?? [], 35), 3);
+    const [first, last] = (['bubble', 'dew'] as const).map((line) => {
+      const at = saturationTemperature(r448a, line, found.head);
+      return at.ok ? at.value : NaN;
+    });
+    expect(((first ?? 0) + (last ?? 0)) / 2).toBeCloseTo(celsius(35), 6);
     expect(found.evaporating).toBeCloseTo(fahrenheit(-17.5), 9);
+  });
+
+  test('a difference of nothing or less, and a head below the suction, are refused by name', () => {
+    const given = { table: r448a, box: 275, difference: 5, airMeasured: false, ambient: 303, split: 15 };
+    expect(refusalOf(targets({ ...given, difference: -3 }))).toMatchObject({
+      reason: 'notPositive',
+      field: 'difference to the coil',
+    });
+    expect(refusalOf(targets({ ...given, split: 0 }))).toMatchObject({ field: 'split' });
+    expect(refusalOf(targets({ ...given, box: 300, ambient: 260, split: 10 }))).toEqual({
+      reason: 'notInOrder',
+      first: 'suction',
+      second: 'head',
+    });
   });
 
   test('CO2 on a warm day has no condensing temperature: refused, with the end of the table', () => {
@@ -148,6 +170,7 @@ describe('valve advice', () => {
     ['within range: leave it', 9, 10, 'leave', 0],
     ['too low: close', 3, 10, 'close', 2],
     ['high, but no liquid at the valve: charge or restriction first', 20, 0, 'liquidFirst', 0],
+    ['high, with 3 °F of subcooling: liquid first', 20, 3, 'liquidFirst', 0],
   ] as const)('%s', (_, superheatF, subcoolingF, action, quarterTurns) => {
     expect(valueOf(valveAdvice(f(superheatF), f(subcoolingF)))).toMatchObject({
       action,

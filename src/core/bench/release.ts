@@ -5,6 +5,7 @@ import {
   pressureRange,
   saturationPressure,
   saturationTemperature,
+  temperatureRange,
   vapourDensity,
 } from '../refrigerant/saturation';
 import { type Result, ok } from '../result';
@@ -31,8 +32,11 @@ export function gasDensity(
   const bad = notPositive({ pressure, temperature });
   if (bad) return bad;
   const dew = saturationPressure(table, 'dew', temperature);
-  if (!dew.ok) return dew;
-  if (pressure >= dew.value) {
+  // Warmer than the table, as near the critical point, a thin gas is still a gas.
+  const warmer =
+    !dew.ok && temperature > temperatureRange(table).to && pressure < pressureRange(table, 'dew').to;
+  if (!dew.ok && !warmer) return dew;
+  if (dew.ok && pressure >= dew.value) {
     const saturated = vapourDensity(table, temperature);
     return saturated.ok ? ok({ density: saturated.value, liquidPresent: true }) : saturated;
   }

@@ -1,6 +1,7 @@
 /** What the gauges should read on this box today: from box and ambient temperature to suction and head pressure. */
 import type { Kelvins, KelvinsApart, Pascals } from '../quantity/si';
-import { type SaturationTable, saturationPressure } from '../refrigerant/saturation';
+import { type SaturationTable, saturationPressure, saturationTemperature } from '../refrigerant/saturation';
+import { refused } from '../result';
 import {
   type Outcome,
   TABLE_SOURCE,
@@ -28,14 +29,18 @@ const AIR_NOT_PIPE = fahrenheitDegrees(2);
 export interface Targets {
   evaporating: Kelvins;
   condensing: Kelvins;
-  /** Pa absolute */
+  /** Pa absolute; of a blend with glide the head is that of the middle of its glide */
   suction: Pascals;
   head: Pascals;
+  /** Pa: the last vapour, and the first liquid, at the condensing temperature; the same without glide */
+  headEnds: { dew: Pascals; bubble: Pascals };
 }
 
 /**
  * evaporating = box − TD (2 °F more where the air was measured); condensing = ambient or leaving water + split.
- * Temperatures K, differences K. Suction is the dew pressure, head the bubble pressure.
+ * Temperatures K, differences K. Suction is the dew
+ * pressure; a condenser is at its condensing temperature in the middle of the glide, so the head lies between dew and bubble.
+ * Refuses differences of nothing or less, and a head that would not stand above the suction.
  */
 export function targets(input: {
   table: SaturationTable;
@@ -45,16 +50,31 @@ export function targets(input: {
   ambient: Kelvins;
   split: KelvinsApart;
 }): Outcome<Targets> {
-  const bad = notPositive({ 'box temperature': input.box, 'ambient temperature': input.ambient });
+  const bad = notPositive({
+    'box temperature': input.box,
+    'ambient temperature': input.ambient,
+    'difference to the coil': input.difference,
+    split: input.split,
+  });
   if (bad) return bad;
   const evaporating = input.box - input.difference - (input.airMeasured ? AIR_NOT_PIPE : 0);
   const condensing = input.ambient + input.split;
   const suction = saturationPressure(input.table, 'dew', evaporating);
   if (!suction.ok) return suction;
-  const head = saturationPressure(input.table, 'bubble', condensing);
-  if (!head.ok) return head;
+  const bubble = saturationPressure(input.table, 'bubble', condensing);
+  if (!bubble.ok) return bubble;
+  const dew = saturationPressure(input.table, 'dew', condensing);
+  if (!dew.ok) return dew;
+  const head = middleOfGlide(input.table, condensing, dew.value, bubble.value);
+  if (head <= suction.value) return refused({ reason: 'notInOrder', first: 'suction', second: 'head' });
   return calculated(
-    { evaporating, condensing, suction: suction.value, head: head.value },
+    {
+      evaporating,
+      condensing,
+      suction: suction.value,
+      head,
+      headEnds: { dew: dew.value, bubble: bubble.value },
+    },
     {
       formula: 'evaporating = box − difference; condensing = ambient + split',
       figures: [
@@ -64,8 +84,14 @@ export function targets(input: {
         figure('suction', 'pressure', suction.value),
         figure('ambient, or leaving water', 'temperature', input.ambient),
         figure('split', 'temperatureDifference', input.split),
-        figure('condensing (bubble)', 'temperature', condensing),
-        figure('head', 'pressure', head.value),
+        figure('condensing (middle of the glide)', 'temperature', condensing),
+        figure('head', 'pressure', head),
+        ...(bubble.value - dew.value > GLIDE_SHOWS
+          ? [
+              figure('head with the dew point there', 'pressure', dew.value),
+              figure('head with the bubble point there', 'pressure', bubble.value),
+            ]
+          : []),
       ],
       source: TABLE_SOURCE,
       validity: tableValidity(
@@ -74,4 +100,26 @@ export function targets(input: {
       ),
     },
   );
+}
+
+/** Pa: less between dew and bubble no gauge shows. */
+const GLIDE_SHOWS = 2000;
+
+/** Pa at which dew and bubble point lie as far above as below the condensing temperature. */
+function middleOfGlide(table: SaturationTable, condensing: Kelvins, dew: Pascals, bubble: Pascals): Pascals {
+  // Without glide both are one.
+  if (bubble === dew) return dew;
+  let [low, high] = [dew, bubble];
+  for (let round = 0; round < 40; round += 1) {
+    const middle = (low + high) / 2;
+    const [last, first] = [
+      saturationTemperature(table, 'dew', middle),
+      saturationTemperature(table, 'bubble', middle),
+    ];
+    // At the end of the table: what was found so far.
+    if (!last.ok || !first.ok) return middle;
+    if (last.value + first.value > 2 * condensing) high = middle;
+    else low = middle;
+  }
+  return (low + high) / 2;
 }

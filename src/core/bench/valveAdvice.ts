@@ -1,6 +1,6 @@
 /** Which way and roughly how far to turn a thermostatic expansion valve, from the superheat it keeps. */
 import type { KelvinsApart } from '../quantity/si';
-import { SUPERHEAT, bandOf } from './superheat';
+import { SUBCOOLING, SUPERHEAT, bandOf } from './superheat';
 import { type Outcome, calculated, fahrenheitDegrees, figure } from './calculated';
 
 /** Change of superheat for a quarter turn, K: valves differ, so it is only a first step. */
@@ -8,8 +8,6 @@ const KELVIN_A_QUARTER = fahrenheitDegrees(1);
 /** More than half a turn at once makes valves hunt. */
 const MOST_QUARTERS = 2;
 const WAIT_MINUTES = 10;
-/** Below this the liquid line carries vapour and no setting of the valve helps, K. */
-const LIQUID_SURE_K = fahrenheitDegrees(2);
 
 export interface ValveAdvice {
   action: 'open' | 'close' | 'leave' | 'liquidFirst';
@@ -28,7 +26,8 @@ export function valveAdvice(
   subcoolingK: KelvinsApart | null,
 ): Outcome<ValveAdvice> {
   const band = bandOf(superheatK, SUPERHEAT);
-  const starved = subcoolingK !== null && subcoolingK < LIQUID_SURE_K && band === 'above';
+  // Below the range of subcooling the valve may see vapour, and no setting of it helps.
+  const starved = subcoolingK !== null && subcoolingK < SUBCOOLING.low && band === 'above';
   const wanted = Math.round(Math.abs(superheatK - SUPERHEAT.target) / KELVIN_A_QUARTER);
   const quarters = band === 'within' || starved ? 0 : Math.min(Math.max(wanted, 1), MOST_QUARTERS);
   const expected = superheatK - Math.sign(superheatK - SUPERHEAT.target) * quarters * KELVIN_A_QUARTER;
@@ -41,6 +40,7 @@ export function valveAdvice(
       figures: [
         figure('superheat', 'temperatureDifference', superheatK),
         figure('target', 'temperatureDifference', SUPERHEAT.target),
+        ...(subcoolingK === null ? [] : [figure('subcooling', 'temperatureDifference', subcoolingK)]),
         figure('lowest', 'temperatureDifference', SUPERHEAT.low),
         figure('highest', 'temperatureDifference', SUPERHEAT.high),
         figure('for a quarter turn, about', 'temperatureDifference', KELVIN_A_QUARTER),

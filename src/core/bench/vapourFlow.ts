@@ -37,6 +37,20 @@ export function scaledThroughput(throughput: number, from: Passage, to: Passage)
   return (throughput * drive(to)) / drive(from);
 }
 
+/** A passage with the molar mass of its gas, kg/mol. */
+export interface Stream extends Passage {
+  molarMass: number;
+}
+
+/**
+ * Throughput under `to` for each Pa·m³/s under `from`, by the kind of the leak: a molecular one grows as the pressure inside and
+ * falls with the root of the molar mass, a laminar one as above; below 0 where it would flow inwards.
+ */
+export const leakRatios = (from: Stream, to: Stream): { molecular: number; laminar: number } => ({
+  molecular: (to.inside / from.inside) * Math.sqrt(from.molarMass / to.molarMass),
+  laminar: scaledThroughput(1, from, to),
+});
+
 const drive = ({ inside, outside, viscosity }: Passage): number => (inside ** 2 - outside ** 2) / viscosity;
 
 /**

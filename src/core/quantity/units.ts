@@ -22,6 +22,8 @@ const CUBIC_FOOT_M3 = 1728 * CUBIC_INCH_M3;
 const POUND_KG = 0.45359237;
 /** a year of 365 days, as the leak rates of the rules count it */
 export const YEAR_S = 365 * 86_400;
+/** Pa */
+export const MICRON = 0.1333223684;
 
 const unit = (factor: number, decimals: number, ...spellings: string[]): Unit => ({
   factor,
@@ -51,7 +53,7 @@ export const UNITS = {
     kPa: unit(1e3, 1, 'kpa'),
   },
   vacuum: {
-    micron: unit(0.1333223684, 0, 'micron', 'microns', 'µm', 'um', 'µ', 'mtorr'),
+    micron: unit(MICRON, 0, 'micron', 'microns', 'µm', 'um', 'µ', 'mtorr'),
     mbar: unit(100, 3, 'mbar', 'hpa'),
     Pa: unit(1, 1, 'pa'),
     torr: unit(133.3223684, 3, 'torr', 'mmhg'),
@@ -116,7 +118,7 @@ export const UNITS = {
     'kPa/h': unit(1e3 / 3600, 3, 'kpa/h'),
   },
   vacuumRate: {
-    'micron/min': unit(0.1333223684 / 60, 1, 'micron/min', 'microns/min'),
+    'micron/min': unit(MICRON / 60, 1, 'micron/min', 'microns/min'),
     'Pa/min': unit(1 / 60, 3, 'pa/min'),
   },
   /** money for a kilogram */

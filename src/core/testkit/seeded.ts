@@ -10,3 +10,22 @@ export function seeded(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+export interface Roll {
+  uniform: () => number;
+  between: (low: number, high: number) => number;
+  logBetween: (low: number, high: number) => number;
+  bell: () => number;
+}
+
+/** Numbers of the distributions that simulations draw from, by a seed. */
+export function rollOf(seed: number): Roll {
+  const uniform = seeded(seed);
+  for (let i = 0; i < 8; i += 1) uniform();
+  return {
+    uniform,
+    between: (low, high) => low + (high - low) * uniform(),
+    logBetween: (low, high) => low * (high / low) ** uniform(),
+    bell: () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform()),
+  };
+}

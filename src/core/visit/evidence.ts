@@ -72,6 +72,10 @@ export interface Running {
   atmosphere: number;
 }
 
+/** Holds, joint tests, vacuums and legal tests. */
+export const isTest = ({ kind }: Pick<Entry, 'kind'>): boolean =>
+  kind === 'pressureHold' || kind === 'verificationTest' || kind === 'evacuation';
+
 const LOW_SIDE = /low|suction|evaporator|coil/i;
 
 /** The conditions of a hold, a joint test or a first legal test, wherever each keeps them; null for any other entry. */

@@ -1,5 +1,6 @@
 /** Gas of a visit for its paper: what was weighed, what was not and why, and what was let go by opening a part, in grams. */
 import { z } from 'zod';
+import { RECOVERED } from '../judge/observe';
 import type { DatedEntry } from '../logbook/order';
 import { type ExactGrams, exactGrams } from '../quantity/mass';
 import { toolOf } from './notes';
@@ -44,4 +45,15 @@ export function gasOfVisit(entries: readonly DatedEntry[]): GasOfVisit {
     recovered: sumOf('refrigerantRecovered'),
     released: releases.length === 0 ? null : releases.reduce((sum, each) => sum + each, 0),
   };
+}
+
+/**
+ * Share of the full charge that was weighed out before anything went in; null where it is not known, or less than all of it:
+ * who takes out a part has not shown how much there was.
+ */
+export function recoveredShare(entries: readonly DatedEntry[], fullCharge: ExactGrams | null): number | null {
+  const { added, recovered } = gasOfVisit(entries);
+  if (fullCharge === null || added.times > 0 || recovered.notWeighed.length > 0) return null;
+  const share = Number(recovered.weighed) / Number(fullCharge);
+  return share >= RECOVERED.all ? share : null;
 }

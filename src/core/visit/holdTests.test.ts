@@ -2,7 +2,9 @@
 import { describe, expect, test } from 'vitest';
 import { type Fact, note, standing } from '../testkit/facts';
 import { psig } from '../testkit/bench';
-import { holdTests, resolutionOf, takenOf } from './holdTests';
+import { loadSaturation } from '../refrigerant/tables';
+import { ATMOSPHERE, valueOf } from '../testkit/bench';
+import { holdTests, judgeTest, resolutionOf, takenOf } from './holdTests';
 import { noteProblems } from './noteProblems';
 import type { Entry } from '../logbook/entry';
 
@@ -51,5 +53,50 @@ describe('a test', () => {
   test('a reading above the marked design pressure is refused with its field', () => {
     const over = reading('r9', '2026-11-23T14:10:00Z', '160', { design: gauge('150') });
     expect(noteProblems({ ...over, by: 'p', applianceId: 'a' } as Entry)[0]?.path).toEqual(['pressure']);
+  });
+});
+
+describe('what a series says of a leak', async () => {
+  const table = await loadSaturation('R-448A');
+  const machine = { table, fullCharge: 10, atmosphere: ATMOSPHERE };
+  const hour = (index: number): string => `2026-11-23T${String(8 + index).padStart(2, '0')}:00:00Z`;
+  const judged = (
+    figures: string[],
+    rest: Partial<Parameters<typeof judgeTest>[1]> = {},
+    celsius?: number,
+  ) => {
+    const [test_] = holdTests(
+      entriesOf(
+        ...figures.map((typed, i) =>
+          reading(`r${String(i)}`, hour(i), typed, {
+            ...(i === 0 ? {} : { test: 'r0' }),
+            ...(celsius === undefined
+              ? {}
+              : { temperature: { typed: `${String(celsius)} °C`, si: celsius + 273.15, unit: '°C' } }),
+          }),
+        ),
+      ),
+    );
+    if (!test_) throw new Error('no test');
+    return valueOf(judgeTest(test_, { ...machine, ...rest }));
+  };
+  test('a fall that goes on is a leak, whatever the charge', () => {
+    expect(judged(['200.0', '190.0', '180.0', '170.0'], {}, 20)).toMatchObject({
+      word: 'losing',
+      firm: true,
+    });
+  });
+  test('without a full charge nobody can say that it holds', () => {
+    const found = judged(['200.0', '200.0', '200.0'], { fullCharge: null }, 20);
+    expect(found).toMatchObject({ word: 'cannotTell', firm: false, neededS: null });
+  });
+  test('with one it says how much longer, less the longer it stood', () => {
+    const three = judged(['200.0', '200.0', '200.0'], {}, 20);
+    const two = judged(['200.0', '200.0'], {}, 20);
+    expect(three.word).toBe('cannotTell');
+    expect((two.neededS ?? 0) - (three.neededS ?? 0)).toBeCloseTo(3600, 6);
+  });
+  test('readings without temperatures weaken it, and it says so', () => {
+    expect(judged(['200.0', '200.0', '200.0']).weak).toContain('temperatureNotTaken');
   });
 });

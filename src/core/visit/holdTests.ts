@@ -3,7 +3,14 @@ import type { DatedEntry } from '../logbook/order';
 import { type Note, readNote } from './notes';
 import type { Measured } from './stated';
 import { siOf } from './stated';
-import type { HoldTaken } from '../bench/holdTail';
+import { SHARE_THAT_MATTERS } from '../bench/atWork';
+import { fahrenheitDegrees } from '../bench/calculated';
+import { judgeHold } from '../bench/hold';
+import type { HoldReading } from '../bench/holdTail';
+import { gasesOf } from '../bench/lossAsGas';
+import { volumeByCharge } from '../bench/release';
+import type { Kilograms, Pascals } from '../quantity/si';
+import type { SaturationTable } from '../refrigerant/saturation';
 import { unitFact } from '../quantity/units';
 
 export interface HoldTest {
@@ -50,7 +57,7 @@ export function holdTests(entries: readonly DatedEntry[]): HoldTest[] {
 }
 
 /** The series for its arithmetic, in seconds since the first reading; readings without a time are left out. */
-export function takenOf({ readings }: HoldTest): HoldTaken[] {
+export function takenOf({ readings }: HoldTest): HoldReading[] {
   const timed = readings.flatMap(({ at, pressure, temperature }) =>
     at === null ? [] : [{ at: Date.parse(at) / 1000, pressure: pressure.si, temperature }],
   );
@@ -65,4 +72,38 @@ export function resolutionOf({ readings }: HoldTest): number {
     return Math.abs(unitFact('pressure', unit).factor) * 10 ** -decimals;
   });
   return digits.length === 0 ? 0 : Math.max(...digits);
+}
+
+/** How far the temperature of the gas may be off where somebody took it, K. */
+const TEMPERATURE_DOUBT = fahrenheitDegrees(2);
+
+/**
+ * What the series says of a leak. The leak that must not hide is a tenth of the full charge a year, in the largest volume that
+ * such a charge stands in; where charge or gas is unknown nothing is called holding.
+ */
+export function judgeTest(
+  test: HoldTest,
+  machine: { table: SaturationTable | null; fullCharge: Kilograms | null; atmosphere: Pascals },
+): ReturnType<typeof judgeHold> {
+  const readings = takenOf(test);
+  const { table, fullCharge, atmosphere } = machine;
+  const start = readings[0]?.pressure ?? atmosphere;
+  const gases =
+    table === null || fullCharge === null
+      ? null
+      : gasesOf({
+          testGas: typeof test.testGas === 'string' ? test.testGas : 'nitrogen',
+          table,
+          volume: volumeByCharge(fullCharge).most,
+          test: start,
+          atmosphere,
+        });
+  return judgeHold({
+    readings,
+    changedShare: 1,
+    gauge: { resolution: resolutionOf(test), temperatureDoubt: TEMPERATURE_DOUBT },
+    // What is above the design pressure is said where it is typed; what was read is judged all the same.
+    limits: { design: null, working: null },
+    matters: gases && fullCharge !== null ? gases.fallOf(SHARE_THAT_MATTERS * fullCharge) : null,
+  });
 }

@@ -1,4 +1,5 @@
 /** What this visit and the machine's history know already: calculators begin with it. */
+import { rateOf } from '../../core/judge/leaking';
 import { leakingMachine } from '../../core/judge/leakingMachine';
 import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
@@ -33,7 +34,7 @@ export function useKnown(): CalculatorHome['starts'] {
     ['left', 'pressure', siOf(isolated?.leftPressure)],
     ['fullCharge', 'mass', fullCharge],
     ['charge', 'mass', fullCharge],
-    ['rate', 'massRate', leaking.ok ? leaking.machine.rate / DAY_S : null],
+    ['rate', 'massRate', leaking.ok ? rateOf(leaking.machine) / DAY_S : null],
   ];
   return known.flatMap(([key, dimension, si]) => (si === null ? [] : [{ key, dimension, si }]));
 }

@@ -5,7 +5,6 @@ import { loadSaturation } from '../../refrigerant/tables';
 import { OUNCE, POUND, celsius, fahrenheit, refusalOf, valueOf } from '../../testkit/bench';
 import { LIQUID_SHARE, chargeByComponents, lineVolume } from './components';
 import { cylinderRoom, fillLimit } from './cylinder';
-import { FLOODED_SHARE } from './floodedShare';
 import { hoseContent, tubeVolume, weighOut } from './hoses';
 import { trim } from './trim';
 import { weighedIn } from './weighed';
@@ -16,6 +15,7 @@ const r134a = await loadSaturation('R-134a');
 const r290 = await loadSaturation('R-290');
 const r404a = await loadSaturation('R-404A');
 const r23 = await loadSaturation('R-23');
+const r744 = await loadSaturation('R-744');
 
 describe('what hoses keep', () => {
   test('5 ft of hose with 0.19 in bore: 27.9 cm³', () => {
@@ -113,7 +113,21 @@ describe('trim', () => {
     ['valve, too much subcooling: too much', 'valve', 10, 20, 0, 'tooMuch', 'stays'],
     ['fixed opening, high superheat: add', 'fixed', 40, 5, 0, 'add', 'falls'],
     ['fixed opening, superheat gone: too much', 'fixed', 2, 5, 0, 'tooMuch', 'falls'],
-    ['box still 20 °F warm: slowly', 'valve', 20, 0, 20, 'addSlowly', 'falls'],
+    ['box still 15 °F warm: wait', 'valve', 20, 0, 15, 'waitForBox', 'falls'],
+    ['box 8 °F warm: near enough', 'valve', 20, 0, 8, 'add', 'falls'],
+    [
+      'valve, superheat and subcooling gone: liquid comes back, never add',
+      'valve',
+      0,
+      0,
+      0,
+      'flooding',
+      'falls',
+    ],
+    ['the same while the box is warm', 'valve', 0, 0, 20, 'flooding', 'falls'],
+    ['valve, starved while liquid backs up: a restriction', 'valve', 30, 16, 0, 'restriction', 'stays'],
+    ['fixed opening, starved while liquid backs up: plugged', 'fixed', 40, 20, 0, 'plugged', 'falls'],
+    ['fixed opening, both gone: liquid comes back', 'fixed', 0, 0, 0, 'flooding', 'falls'],
     ['box still warm and all looks right: wait', 'valve', 10, 10, 20, 'waitForBox', 'stays'],
   ] as const)('%s', (_, metering, superheat, subcooling, above, advice, effect) => {
     const found = valueOf(
@@ -124,13 +138,28 @@ describe('trim', () => {
 });
 
 describe('winter', () => {
-  test('the table is the heat balance 1 − split ÷ (held − ambient)', () => {
-    for (const { split, shares } of FLOODED_SHARE.rows) {
-      expect(shares).toHaveLength(FLOODED_SHARE.ambients.length);
-      FLOODED_SHARE.ambients.forEach((ambient, i) => {
-        expect(shares[i]).toBeCloseTo(Math.max(0, 1 - split / (90 - ambient)), 3);
-      });
-    }
+  test.each([
+    // 1 − split ÷ (90 − ambient), by hand; between the rows of evaporating temperature the split is the mean.
+    [70, 40, 0],
+    [62, 40, 0],
+    [50, 40, 0.25],
+    [45, 0, 1 - 20 / 45],
+    [68, 0, 1 - 20 / 22],
+    [40, 10, 1 - 22.5 / 50],
+    [-20, -40, 1 - 12.5 / 110],
+  ])('%d °F outside, %d °F evaporating: %d of the condenser', (ambient, evaporating, share) => {
+    const found = winterCharge({
+      table: r404a,
+      condenserVolume: 1,
+      ambient: fahrenheit(ambient),
+      evaporating: fahrenheit(evaporating),
+    });
+    expect(valueOf(found).share).toBeCloseTo(share, 9);
+  });
+
+  test('a gas without liquid at the 90 °F that are held cannot flood a condenser: refused', () => {
+    const given = { condenserVolume: 1, ambient: fahrenheit(20), evaporating: fahrenheit(0) };
+    expect(refusalOf(winterCharge({ table: r744, ...given }))).toMatchObject({ reason: 'outsideTable' });
   });
 
   test('5 L of condenser at 0 °F, −20 °F evaporating: 83.3 % of it, R-404A at 1,221 kg/m³', () => {
@@ -145,22 +174,6 @@ describe('winter', () => {
     expect(found.share).toBeCloseTo(0.833, 3);
     const cold = r404a.liquidDensity_kg_m3[-18 - r404a.firstTemperature_C] ?? 0;
     expect(found.extra).toBeCloseTo(0.005 * 0.833 * cold, 2);
-  });
-
-  test('halfway between rows and columns it is the mean', () => {
-    const share = (ambient: number, evaporating: number): number =>
-      valueOf(
-        winterCharge({
-          table: r404a,
-          condenserVolume: 1,
-          ambient: fahrenheit(ambient),
-          evaporating: fahrenheit(evaporating),
-        }),
-      ).share;
-    expect(share(45, 0)).toBeCloseTo((0.5 + 0.6) / 2, 6);
-    expect(share(40, 10)).toBeCloseTo((0.5 + 0.6) / 2, 6);
-    expect(share(70, 40)).toBe(0);
-    expect(share(-20, -40)).toBeCloseTo(0.886, 6);
   });
 
   test('colder than the table is refused with its range', () => {
@@ -245,6 +258,12 @@ describe('how full may this bottle be?', () => {
       9.4,
       0,
     );
+  });
+
+  test('R-744 in an ordinary bottle is refused: 64 bar at 25 °C', () => {
+    const refusal = refusalOf(cylinderRoom({ ...bottle, table: r744, holds: null, gross: 11 }));
+    expect(refusal).toMatchObject({ reason: 'beyondBottle', refrigerant: 'R-744' });
+    expect((refusal as { pressure: number }).pressure / 1e5).toBeCloseTo(64.3, 0);
   });
 
   test('what would go beyond 80 % is refused with the room there is', () => {

@@ -1,6 +1,6 @@
 /** Recovery cylinder: how much it may hold, how full it is, what still fits. kg, m³. */
 import type { CubicMetres, Density, Kilograms } from '../../quantity/si';
-import { type SaturationTable, liquidDensity } from '../../refrigerant/saturation';
+import { type SaturationTable, liquidDensity, saturationPressure } from '../../refrigerant/saturation';
 import { refused } from '../../result';
 import { type Outcome, calculated, figure, notPositive } from '../calculated';
 
@@ -8,6 +8,8 @@ const FILL_LIMIT = 0.8;
 const FILL_WARNING = 0.75;
 /** 77 °F, 25 °C, in K */
 const REFERENCE_K = 298.15;
+/** Pa: an ordinary recovery bottle is made for gases below this at 77 °F; R-744 stands at 64 bar. */
+const ORDINARY_BOTTLE = 3e6;
 
 /** kg: 0.8 × water capacity × liquid density at 77 °F ÷ 1 kg/L. 23.8 L of a gas of 1.206 kg/L: 22.96 kg. */
 export const fillLimit = (waterCapacity: CubicMetres, density: Density): number =>
@@ -30,6 +32,7 @@ export interface CylinderRoom {
 /**
  * `gross` and `tare` kg, `waterCapacity` m³. Refuses another gas than the bottle holds, a gross below the tare, and any
  * addition that would bring it beyond 80 %.
+ * A gas whose pressure at 77 °F no ordinary bottle is made for (R-744) is refused too.
  * Gases without liquid at 77 °F (above their critical point) are refused with the range of the table.
  */
 export function cylinderRoom(input: {
@@ -48,6 +51,10 @@ export function cylinderRoom(input: {
   if (holds !== null && holds !== table.name)
     return refused({ reason: 'mixedGases', held: holds, given: table.name });
   if (gross < tare) return refused({ reason: 'notInOrder', first: 'tare', second: 'weight now' });
+  const pressure = saturationPressure(table, 'bubble', REFERENCE_K);
+  if (!pressure.ok) return pressure;
+  if (pressure.value > ORDINARY_BOTTLE)
+    return refused({ reason: 'beyondBottle', refrigerant: table.name, pressure: pressure.value });
   const density = liquidDensity(table, REFERENCE_K);
   if (!density.ok) return density;
   const limit = fillLimit(waterCapacity, density.value);

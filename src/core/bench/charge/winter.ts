@@ -18,29 +18,23 @@ export function winterCharge(input: {
   evaporating: Kelvins;
 }): Outcome<WinterCharge> {
   const { table, condenserVolume, ambient, evaporating } = input;
-  const { ambients, rows } = FLOODED_SHARE;
+  const { ambients, rows, held } = FLOODED_SHARE;
   const edge = (fahrenheit: number): number => toSi('temperature', fahrenheit, '°F');
   const bad =
     notPositive({ 'condenser volume': condenserVolume }) ??
-    outOfRange(
-      'lowest ambient',
-      'temperature',
-      ambient,
-      edge(Math.min(...ambients)),
-      edge(Math.max(...ambients)),
-    ) ??
+    outOfRange('lowest ambient', 'temperature', ambient, edge(ambients.from), edge(ambients.to)) ??
     outOfRange('evaporating temperature', 'temperature', evaporating, edge(-40), edge(40));
   if (bad) return bad;
+  // A gas that has no liquid at what is held cannot flood a condenser.
+  const condensing = liquidDensity(table, edge(held));
+  if (!condensing.ok) return condensing;
   const density = liquidDensity(table, ambient);
   if (!density.ok) return density;
-  const byRow = rows.map((row) => ({
-    x: row.evaporating,
-    y: between(
-      ambients.map((x, i) => ({ x, y: row.shares[i] ?? 0 })),
-      fromSi('temperature', ambient, '°F'),
-    ),
-  }));
-  const share = between(byRow, fromSi('temperature', evaporating, '°F'));
+  const split = between(
+    rows.map((row) => ({ x: row.evaporating, y: row.split })),
+    fromSi('temperature', evaporating, '°F'),
+  );
+  const share = Math.max(0, 1 - split / (held - fromSi('temperature', ambient, '°F')));
   const extra = condenserVolume * share * density.value;
   return calculated(
     { extra, share },
@@ -54,7 +48,7 @@ export function winterCharge(input: {
         figure('liquid density at the ambient', 'density', density.value),
         figure('extra', 'mass', extra),
       ],
-      source: 'Heat balance of a condenser held at 90 °F: share = 1 − split ÷ (90 °F − ambient), as a table',
+      source: 'Heat balance of a condenser held at 90 °F: share = 1 − split ÷ (90 °F − ambient)',
       validity: 'Heads held at 90 °F by flooding. The receiver must hold this charge again in summer.',
     },
   );

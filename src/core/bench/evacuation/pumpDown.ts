@@ -38,25 +38,39 @@ export function tubeConductance(bore: Metres, length: Metres, meanPressure: Pasc
   return ((0.0121 * d ** 3) / (length * 100)) * ((1 + 192 * dp + 237 * dp ** 2) / (1 + 236 * dp));
 }
 
-/** m³/s through hose set (and cores) between the system at `inside` and the pump inlet at `outside`, Pa. */
-function setConductance(hoses: HoseSet, meanPressure: Pascals): number {
-  const hose = tubeConductance(hoses.bore, hoses.length, meanPressure);
-  if (!hoses.coresIn) return hoses.count * hose;
-  const core = tubeConductance(CORE.bore, CORE.length, meanPressure);
-  return hoses.count / (1 / hose + 1 / core);
+/** Pa·m³/s through one tube between two pressures. */
+const through = (tube: { bore: Metres; length: Metres }, from: Pascals, to: Pascals): number =>
+  tubeConductance(tube.bore, tube.length, (from + to) / 2) * (from - to);
+
+/** Where a rising function of a pressure between `low` and `high` is nothing; halved until no float lies between. */
+function balanced(low: Pascals, high: Pascals, tooMuch: (pressure: Pascals) => boolean): Pascals {
+  for (let round = 0; round < 60; round += 1) {
+    const middle = (low + high) / 2;
+    if (tooMuch(middle)) high = middle;
+    else low = middle;
+  }
+  return low;
+}
+
+/** Pa·m³/s from the system through the hoses to the pump's inlet; a core and its hose each at their own mean pressure. */
+function throughSet(hoses: HoseSet, system: Pascals, inlet: Pascals): number {
+  if (!hoses.coresIn) return hoses.count * through(hoses, system, inlet);
+  const joint = balanced(
+    inlet,
+    system,
+    (middle) => through(hoses, middle, inlet) > through(CORE, system, middle),
+  );
+  return hoses.count * through(hoses, joint, inlet);
 }
 
 /** m³/s taken from the system at `pressure`: what passes the hoses is what the pump takes at its inlet. */
 export function speedAt(pressure: Pascals, pump: Pump, hoses: HoseSet): number {
-  let low = pump.ultimate;
-  let high = pressure;
-  for (let round = 0; round < 60; round += 1) {
-    const inlet = (low + high) / 2;
-    const through = setConductance(hoses, (pressure + inlet) / 2) * (pressure - inlet);
-    if (through > pump.speed * (inlet - pump.ultimate)) low = inlet;
-    else high = inlet;
-  }
-  return (pump.speed * (low - pump.ultimate)) / pressure;
+  const inlet = balanced(
+    pump.ultimate,
+    pressure,
+    (each) => pump.speed * (each - pump.ultimate) > throughSet(hoses, pressure, each),
+  );
+  return (pump.speed * (inlet - pump.ultimate)) / pressure;
 }
 
 export interface PumpDown {
@@ -69,7 +83,7 @@ export interface PumpDown {
 
 const STEPS = 240;
 
-/** s from `from` to `to` Pa. Refuses a goal that this pump cannot reach. Simpson's rule over ln p. */
+/** s from `from` to `to` Pa. Refuses a goal that this pump cannot reach. Simpson's rule over ln (p − ultimate). */
 export function pumpDown(input: {
   volume: CubicMetres;
   from: number;
@@ -90,16 +104,19 @@ export function pumpDown(input: {
   if (!(from > to)) return refused({ reason: 'notInOrder', first: 'goal', second: 'start' });
   if (!(to > pump.ultimate))
     return refused({ reason: 'notInOrder', first: 'ultimate vacuum of the pump', second: 'goal' });
-  const step = Math.log(from / to) / STEPS;
+  // Even steps of ln (p − ultimate): near what the pump reaches alone, time runs out by halves of that difference.
+  const above = (index: number): number =>
+    (from - pump.ultimate) * ((to - pump.ultimate) / (from - pump.ultimate)) ** (index / STEPS);
+  const step = Math.log((from - pump.ultimate) / (to - pump.ultimate)) / STEPS;
   const slowness = (index: number): number => {
-    const pressure = from * Math.exp(-index * step);
-    return volume / speedAt(pressure, pump, hoses);
+    const pressure = pump.ultimate + above(index);
+    return (volume * above(index)) / (pressure * speedAt(pressure, pump, hoses));
   };
   const curve = [{ at: 0, pressure: from }];
   let at = 0;
   for (let index = 0; index < STEPS; index += 1) {
     at += (step / 6) * (slowness(index) + 4 * slowness(index + 0.5) + slowness(index + 1));
-    curve.push({ at, pressure: from * Math.exp(-(index + 1) * step) });
+    curve.push({ at, pressure: pump.ultimate + above(index + 1) });
   }
   const last = speedAt(to, pump, hoses);
   return calculated(

@@ -1,8 +1,6 @@
 /** The verdict on an evacuation, by the school of the visit: where it began, how long, where it ended, in what shape. */
+import { MICRON } from '../../quantity/units';
 import type { RiseJudged } from './judgeRise';
-import type { Rise } from './rise';
-
-const MICRON = 0.1333223684;
 
 export interface VacuumGoal {
   /** Pa: the pump must have brought it to here */
@@ -29,32 +27,50 @@ export const SHAPE_DECIDES: VacuumGoal = {
 export const VACUUM_GOALS = { fiveHundred: FIVE_HUNDRED_AND_HOLD, shape: SHAPE_DECIDES } as const;
 export type VacuumGoalName = keyof typeof VACUUM_GOALS;
 
-export type EvacuationReason = 'startTooHigh' | 'tooShort' | 'endTooHigh' | 'leak' | 'leakNotExcluded';
+export type EvacuationReason =
+  | 'notIsolated'
+  | 'gauge'
+  | 'startTooHigh'
+  | 'endTooHigh'
+  | 'leak'
+  | 'tooShort'
+  | 'leakNotExcluded'
+  | 'notTightEnough';
 
 export interface EvacuationVerdict {
-  outcome: 'pass' | 'fail' | 'watchOn';
+  outcome: 'pass' | 'fail' | 'watchOn' | 'noTest';
   reasons: readonly EvacuationReason[];
 }
 
-const LEAKING: readonly Rise[] = ['climbing', 'both'];
+/** Share of the evidence from which a leak is sure, whatever stands beside it, and up to which it is excluded. */
+const SURE = 0.95;
+const EXCLUDED = 0.1;
 
 /**
- * Pass: all of the school's limits met and no leak. A leak that is sure fails at once; limits missed fail; what is too
- * short, or might still hide a leak, wants more watching.
+ * Pass: all of the school's limits met, a leak excluded, and what could still hide is smaller than what matters (Pa/s; null
+ * where nobody said). A leak that is sure fails at once; limits missed fail; what is too short, or might still hide a leak, wants
+ * more watching. A pump that still draws, or a gauge that stands, is no test at all.
  */
-export function evacuationVerdict(judged: RiseJudged, school: VacuumGoal): EvacuationVerdict {
+export function evacuationVerdict(
+  judged: RiseJudged,
+  school: VacuumGoal,
+  matters: number | null = null,
+): EvacuationVerdict {
   const first = judged.kept[0];
   const last = judged.kept[judged.kept.length - 1];
   if (!first || !last) throw new Error('A judged rise has readings.');
-  const leaks = LEAKING.includes(judged.rise);
-  const reasons: EvacuationReason[] = [
+  if (judged.word === 'gauge' || judged.word === 'notIsolated')
+    return { outcome: 'noTest', reasons: [judged.word] };
+  const failed: EvacuationReason[] = [
     ...(first.pressure > school.startAtMost ? (['startTooHigh'] as const) : []),
     ...(last.pressure > school.endAtMost ? (['endTooHigh'] as const) : []),
-    ...(leaks && judged.sure ? (['leak'] as const) : []),
+    ...(judged.leak >= SURE ? (['leak'] as const) : []),
   ];
-  if (reasons.length > 0) return { outcome: 'fail', reasons };
-  if (last.at - first.at < school.minutes * 60) return { outcome: 'watchOn', reasons: ['tooShort'] };
-  return leaks && !judged.sure
-    ? { outcome: 'watchOn', reasons: ['leakNotExcluded'] }
-    : { outcome: 'pass', reasons: [] };
+  if (failed.length > 0) return { outcome: 'fail', reasons: failed };
+  const open: EvacuationReason[] = [
+    ...(last.at - first.at < school.minutes * 60 ? (['tooShort'] as const) : []),
+    ...(judged.leak > EXCLUDED ? (['leakNotExcluded'] as const) : []),
+    ...(matters !== null && judged.leakRate.high > matters ? (['notTightEnough'] as const) : []),
+  ];
+  return open.length > 0 ? { outcome: 'watchOn', reasons: open } : { outcome: 'pass', reasons: [] };
 }

@@ -3,15 +3,17 @@ import { useEffect, useMemo } from 'react';
 import { type RiseJudged } from '../../../core/bench/evacuation/judgeRise';
 import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
 import { waterBoils } from '../../../core/bench/evacuation/water';
-import { leakSize } from '../../../core/bench/leakSize';
-import { measureText } from '../../../core/quantity/measure';
-import type { UnitOf } from '../../../core/quantity/units';
+import { COMMON_GAUGE, readTo } from '../../../core/bench/evacuation/gauge';
+import { SHARE_THAT_MATTERS } from '../../../core/bench/atWork';
+import { slopeOf } from '../../../core/bench/evacuation/vacuumLeak';
+import { MICRON, type UnitOf } from '../../../core/quantity/units';
+import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
-import { RISE_SHORT } from '../../../words/bench';
+import { RISE_SAID } from '../../../words/bench';
 import { durationWords } from '../../../words/measures';
 import { type BenchForm, useBenchForm } from '../form';
-import { Answer, Big, Caution, Refused } from '../parts/Answer';
+import { Answer, Caution, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
@@ -22,10 +24,15 @@ import { vacuumLines } from '../readingLines';
 import { useBench } from '../setting';
 import { useWork } from '../work/useWork';
 import { Water, OUTCOMES, RiseWords, RiseChart } from '../parts/RiseAnswer';
+import { RiseAsGas } from '../parts/RiseAsGas';
 
-const MICRON = 0.1333223684;
 const SPECS = {
-  resolution: { label: 'Last digit of the gauge', dimension: 'vacuum', start: MICRON },
+  resolution: {
+    label: 'Read no finer than',
+    dimension: 'vacuum',
+    start: MICRON,
+    hint: 'the last digit by range is that of a common gauge: 1 micron below 500, then 5, 10 and 50',
+  },
   coldest: {
     label: 'Coldest part of the system',
     dimension: 'temperature',
@@ -38,7 +45,13 @@ const SPECS = {
     unit: { us: 'L', metric: 'L' },
     optional: true,
   },
-  working: { label: 'Pressure it runs at', dimension: 'pressure', optional: true },
+  working: {
+    label: 'Pressure it runs at',
+    dimension: 'pressure',
+    optional: true,
+    hint: 'empty: what it stands at, at rest at 20 °C',
+  },
+  fullCharge: { label: 'Full charge', dimension: 'mass', optional: true },
 } as const;
 const CHOICES = { readings: '', time: 'min', unit: 'micron', school: 'fiveHundred' };
 type Form = BenchForm<keyof typeof SPECS, keyof typeof CHOICES>;
@@ -109,9 +122,9 @@ export default function Evacuation() {
             ]}
           />
           <Fields form={form} only={['resolution', 'coldest']} />
-          <More words="Volume and refrigerant, to see a leak as gas a year">
+          <More words="Volume, charge and refrigerant, to see what could hide as gas a year">
             <RefrigerantPick />
-            <Fields form={form} only={['volume', 'working']} />
+            <Fields form={form} only={['volume', 'fullCharge', 'working']} />
           </More>
         </>
       }
@@ -126,36 +139,51 @@ export default function Evacuation() {
 }
 
 function Judged({ form }: { form: Form }) {
+  return <WithTable>{(table) => <JudgedIn form={form} table={table} />}</WithTable>;
+}
+
+function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
+  const { atmosphere } = useBench();
   const { readings, time, unit, school } = form.choice;
-  const { resolution, coldest } = form.si;
+  const { resolution, coldest, volume, working, fullCharge } = form.si;
   const { work, run, stop, clear } = useWork('rise');
+  const circuit = useMemo(
+    () => (volume === null ? null : { table, volume, working, atmosphere }),
+    [table, volume, working, atmosphere],
+  );
+  const matters = useMemo(
+    () => (circuit && fullCharge !== null ? slopeOf(circuit, SHARE_THAT_MATTERS * fullCharge) : null),
+    [circuit, fullCharge],
+  );
   const lines = useMemo(
     () => vacuumLines(readings, { timeUnit: time as 's' | 'min', vacuumUnit: unit as UnitOf<'vacuum'> }),
     [readings, time, unit],
   );
+  const input = useMemo(
+    () =>
+      lines.ok && lines.value.length > 0 && resolution !== null
+        ? { readings: lines.value, gauge: readTo(resolution, COMMON_GAUGE), matters: matters?.low ?? null }
+        : null,
+    [lines, resolution, matters],
+  );
   useEffect(() => {
-    if (!lines.ok || lines.value.length === 0 || resolution === null) return clear();
-    const pause = setTimeout(() => run({ readings: lines.value, resolution }), TYPING_PAUSE_MS);
+    if (!input) return clear();
+    const pause = setTimeout(() => run(input), TYPING_PAUSE_MS);
     return () => clearTimeout(pause);
-  }, [lines, resolution, run, clear]);
+  }, [input, run, clear]);
   if (!lines.ok) return <Refused>{lines.refusal}</Refused>;
   if (lines.value.length === 0)
     return (
       <p className="py-4 text-soft">
         Shut the pump off, start the clock, and add readings as they come. The verdict stands here from the
-        eighth on.
+        second on; from the eighth on it can be firm.
       </p>
     );
-  if (resolution === null) return null;
+  if (!input) return null;
   const last = lines.value.at(-1);
   return (
     <>
-      <WorkProgress
-        work={work}
-        words="Fitting the curve"
-        onStop={stop}
-        onAgain={() => run({ readings: lines.value, resolution })}
-      />
+      <WorkProgress work={work} words="Fitting the curve" onStop={stop} onAgain={() => run(input)} />
       {work.state === 'done' && (
         <KeptAnswer
           outcome={work.result}
@@ -163,27 +191,28 @@ function Judged({ form }: { form: Form }) {
           kind="evacuation"
           fields={form.fields}
           choices={form.choice}
-          summary={(judged) => summaryOf(judged, school as VacuumGoalName)}
-          result={({ rise, sure, leak, moisture, neededS, fits }) => ({
-            rise,
-            sure,
+          summary={(judged) => summaryOf(judged, school as VacuumGoalName, matters?.high ?? null)}
+          result={({ word, firm, leak, moisture, neededS, leakRate, floor, jumps }) => ({
+            word,
+            firm,
             leak,
             moisture,
             neededS,
-            start: fits[rise].start,
-            slope: fits[rise].slope,
-            step: fits[rise].step,
-            time: fits[rise].time,
+            leakRate,
+            floor,
+            jumps: jumps.map(({ at }) => at),
             readings: lines.value,
           })}
           below={(judged) => (
             <>
               <RiseChart judged={judged} unit={unit as UnitOf<'vacuum'>} />
-              <AsLeak slope={judged.fits[judged.rise].slope} form={form} />
+              <RiseAsGas judged={judged} circuit={circuit} fullCharge={fullCharge} />
             </>
           )}
         >
-          {(judged) => <RiseWords judged={judged} school={school as VacuumGoalName} />}
+          {(judged) => (
+            <RiseWords judged={judged} school={school as VacuumGoalName} matters={matters?.high ?? null} />
+          )}
         </KeptAnswer>
       )}
       {last && (
@@ -193,39 +222,10 @@ function Judged({ form }: { form: Form }) {
   );
 }
 
-/** The climb as a leak at work: only with a volume and a working pressure, and an estimate at that. */
-function AsLeak({ slope, form }: { slope: number; form: Form }) {
-  const { atmosphere, show } = useBench();
-  const { volume, working } = form.si;
-  if (slope <= 0 || volume === null || working === null) return null;
-  return (
-    <WithTable>
-      {(table) => (
-        <Answer
-          outcome={leakSize(
-            { table, volume, working, atmosphere, test: working, fullCharge: 1, bubble: 0.002 },
-            'vacuum',
-            slope,
-          )}
-        >
-          {({ mass, throughput }) => (
-            <Big
-              label={`As ${table.name} at work, about`}
-              note={`${show('throughput', throughput)} at work, ${show('throughput', slope * volume)} of air under vacuum; an estimate: laminar flow of one fine leak`}
-            >
-              {measureText('massRate', mass, 'oz/yr')}, {measureText('massRate', mass, 'g/yr')}
-            </Big>
-          )}
-        </Answer>
-      )}
-    </WithTable>
-  );
-}
-
-function summaryOf(judged: RiseJudged, school: VacuumGoalName): string {
-  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
+function summaryOf(judged: RiseJudged, school: VacuumGoalName, matters: number | null): string {
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school], matters);
   const first = judged.kept[0]?.pressure ?? 0;
   const last = judged.kept.at(-1);
   const microns = (pascal: number) => `${String(Math.round(pascal / MICRON))} microns`;
-  return `Evacuation: ${OUTCOMES[verdict.outcome].toLowerCase()}, ${judged.sure ? '' : 'likely '}${RISE_SHORT[judged.rise]}, ${microns(first)} to ${microns(last?.pressure ?? 0)} in ${durationWords(last?.at ?? 0)}`;
+  return `Evacuation: ${OUTCOMES[verdict.outcome].toLowerCase()}, ${judged.firm ? '' : 'likely '}${RISE_SAID[judged.word].short}, ${microns(first)} to ${microns(last?.pressure ?? 0)} in ${durationWords(last?.at ?? 0)}`;
 }

@@ -2,14 +2,15 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type Day, addDays } from '../../../core/quantity/day';
-import type { DateRange, Forecast as Found, LeakingMachine } from '../../../core/judge/forecast';
+import type { DateRange, Forecast as Found } from '../../../core/judge/forecast';
+import type { LeakingMachine } from '../../../core/judge/leaking';
 import { useLeakingPages, useToday } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { Empty } from '../../parts/Page';
 import { LoadedPages, rowsOf } from '../../parts/Pages';
 import { dayWords } from '../../../words/dates';
-import { durationWords } from '../../../words/measures';
+import { durationWords, roughRateWords } from '../../../words/measures';
 import { BenchPage } from '../parts/BenchPage';
 import { WorkProgress } from '../parts/WorkProgress';
 import { useBench } from '../setting';
@@ -46,8 +47,9 @@ export default function Forecast() {
       inputs={
         <>
           <p className="mb-3 text-soft">
-            Each machine leaks on as its last three fillings say, give or take how much they differ. Short
-            means below 80 % of its full charge; over means that filling it up would exceed its limit.
+            Each machine leaks on as its last six fillings say, give or take how much they differ and what a
+            top-off may have left missing. Eight in ten courses lie between the two ends. Short means below 80
+            % of its full charge; over means that filling it up would exceed its limit.
           </p>
           <p className="mb-1 font-semibold">Runs for each machine</p>
           <Choices
@@ -113,17 +115,17 @@ function Found({
   forecasts: readonly Found[];
   known: readonly { applianceId: string; machineName: string; siteName: string; machine: LeakingMachine }[];
 }) {
-  const { show } = useBench();
+  const { system } = useBench();
   const rows = forecasts
     .flatMap((forecast, index) => {
       const of = known[index];
-      return of ? [{ forecast, of, rate: of.machine.rate / DAY_S }] : [];
+      return of ? [{ forecast, of }] : [];
     })
     .sort((a, b) => soonest(a.forecast) - soonest(b.forecast));
   return (
     <>
       <ul>
-        {rows.slice(0, SHOWN).map(({ forecast, of: { applianceId: id, machineName, siteName }, rate }) => (
+        {rows.slice(0, SHOWN).map(({ forecast, of: { applianceId: id, machineName, siteName } }) => (
           <li key={id} className="rule-b py-3">
             <Link
               to={`/machines/${encodeURIComponent(id)}`}
@@ -133,7 +135,8 @@ function Found({
             </Link>
             <span className="text-soft">
               {' '}
-              · {siteName} · loses about {show('massRate', rate)}
+              · {siteName} · loses {roughRateWords(forecast.rate.low / DAY_S, system)} to{' '}
+              {roughRateWords(forecast.rate.high / DAY_S, system)}
             </span>
             <p>
               <span className="font-semibold">Short: </span>

@@ -1,13 +1,14 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
 import { fahrenheitDegrees } from '../../../core/bench/calculated';
 import { judgeHold } from '../../../core/bench/hold';
-import { fallFor, holdLoss, standingTime } from '../../../core/bench/holdLoss';
-import { measureText } from '../../../core/quantity/measure';
+import { type HeldSection, fallFor, standingTime } from '../../../core/bench/holdLoss';
+import { gasesOf, yearlyOutcome } from '../../../core/bench/lossAsGas';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
 import { WEAK_WORDS } from '../../../words/bench';
 import { useBenchForm } from '../form';
-import { Answer, Big, Caution, Refused } from '../parts/Answer';
+import { Big, Caution, Refused } from '../parts/Answer';
+import { LossAsGas } from '../parts/LossAsGas';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More, Ready } from '../parts/Fields';
 import { HoldTimer } from '../parts/HoldTimer';
@@ -167,20 +168,13 @@ function Judged({ form }: { form: Form }) {
                 below={(judged) => (
                   <>
                     <HoldChart judged={judged} si={si} between={between.value} />
-                    {judged.verdict.kind === 'losing' && section && (
-                      <Answer outcome={holdLoss(section, judged.verdict.rate)}>
-                        {(loss) => (
-                          <Big
-                            label={`As ${table.name} at work, about`}
-                            note="an estimate: laminar flow of one fine leak"
-                          >
-                            {measureText('massRate', loss.refrigerant, 'oz/yr')},{' '}
-                            {measureText('massRate', loss.refrigerant, 'g/yr')}
-                          </Big>
-                        )}
-                      </Answer>
-                    )}
-                    {judged.verdict.kind === 'losing' && !section && (
+                    {section ? (
+                      <LossAsGas
+                        table={table}
+                        outcome={lossOf(section, Math.max(0, judged.tail.loss.high))}
+                        label={judged.word === 'losing' ? 'at the most' : 'what could still hide'}
+                      />
+                    ) : (
                       <p className="text-soft">Type volume and working pressure to see it as gas a year.</p>
                     )}
                   </>
@@ -195,6 +189,9 @@ function Judged({ form }: { form: Form }) {
     </Ready>
   );
 }
+
+const lossOf = (section: HeldSection, fall: number) =>
+  yearlyOutcome(gasesOf({ ...section, testGas: 'nitrogen' }).yearlyOf(fall), section.volume, fall);
 
 function HowLong({ form }: { form: Form }) {
   const { atmosphere, show } = useBench();
@@ -232,7 +229,7 @@ function HowLong({ form }: { form: Form }) {
                 {(value) => (
                   <Big
                     label={`To show a leak of ${show('massRate', si.matters)} it must stand`}
-                    note={`until the fall is larger than the ${show('pressureDifference', value.doubt)} that gauge and temperature leave open; it falls ${show('pressureRate', value.fall)}`}
+                    note={`then such a leak is found, and a tight section cleared, in 95 of 100; it falls ${show('pressureRate', value.fall)}, and one reading is sure to ${show('pressureDifference', 2 * value.doubt)}`}
                   >
                     {show('duration', value.seconds)}
                   </Big>

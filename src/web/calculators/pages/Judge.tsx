@@ -1,16 +1,19 @@
 /** What is wrong with it? Readings by touch or by number, ranked causes with their reasons, and what to read next. */
 import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
 import { type SignsRead, observe } from '../../../core/judge/observe';
+import { type MachineKind, anyMachine, canRead } from '../../../core/judge/machineKind';
 import { type RankedCause, judge } from '../../../core/judge/rank';
 import { type Observed, READING_NAMES, type Reading } from '../../../core/judge/readings';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { benchRefusalWords } from '../../../words/bench';
 import { CAUSE_WORDS, READING_WORDS } from '../../../words/judge';
+import { lackingWords } from '../../../words/readings';
+import { Choices } from '../../parts/Choices';
 import { useBenchForm } from '../form';
 import { Refused } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
-import { Causes, Next, percent, valueWords } from '../parts/Causes';
+import { Causes, HowSure, Next, percent, valueWords } from '../parts/Causes';
 import { Fields, More } from '../parts/Fields';
 import { KeepThis } from '../parts/KeepThis';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
@@ -34,15 +37,29 @@ const SPECS = {
   },
   amps: { label: 'Amps', dimension: 'current', optional: true },
   rated: { label: 'Rated amps', dimension: 'current', optional: true },
+  headHeld: {
+    label: 'Head control holds the condensing at',
+    dimension: 'temperature',
+    optional: true,
+    hint: 'in the cold a held head is high as it should be',
+  },
 } as const;
 
-const NO_CHOICE = Object.fromEntries(READING_NAMES.map((name) => [name, ''])) as Record<Reading, string>;
+const NO_CHOICE = {
+  ...(Object.fromEntries(READING_NAMES.map((name) => [name, ''])) as Record<Reading, string>),
+  metering: '',
+};
+type Form = ReturnType<typeof useBenchForm<keyof typeof SPECS, keyof typeof NO_CHOICE>>;
+
+/** A cabinet with a capillary has neither valve nor solenoid nor glass. */
+const CABINET: MachineKind = { metering: 'capillary', solenoid: false, sightGlass: false, drier: true };
 
 export default function Judge() {
   const form = useBenchForm('judge', SPECS, NO_CHOICE);
   const { refrigerant, atmosphere } = useBench();
   const table = useTable(refrigerant).data;
-  const read = table ? readingsOf(table, form.si, atmosphere) : null;
+  const read = table ? readingsOf(table, form, atmosphere) : null;
+  const kind = kindOf(form);
   return (
     <BenchPage
       name="judge"
@@ -57,7 +74,18 @@ export default function Judge() {
           <More words="Gauges and thermometers: let the numbers say it">
             <Fields form={form} />
           </More>
-          {READING_NAMES.map((reading) => (
+          <p className="mb-1 font-semibold">What meters the liquid</p>
+          <Choices
+            label="What meters the liquid"
+            value={form.choice.metering}
+            onChange={(value) => form.choose('metering', value)}
+            choices={[
+              { value: '', words: 'not said' },
+              { value: 'valve', words: 'an expansion valve' },
+              { value: 'capillary', words: 'a capillary' },
+            ]}
+          />
+          {READING_NAMES.filter((reading) => canRead(kind, reading)).map((reading) => (
             <ReadingChoice
               key={reading}
               reading={reading}
@@ -69,46 +97,54 @@ export default function Judge() {
         </>
       }
     >
-      <WithTable>{(table) => <Judged read={readingsOf(table, form.si, atmosphere)} form={form} />}</WithTable>
+      <WithTable>{(table) => <Judged read={readingsOf(table, form, atmosphere)} form={form} />}</WithTable>
     </BenchPage>
   );
 }
 
-function readingsOf(
-  table: SaturationTable,
-  si: Record<keyof typeof SPECS, number | null>,
-  atmosphere: number,
-): SignsRead {
-  const { amps, rated, difference, split, ...rest } = si;
+const kindOf = ({ choice }: Form): MachineKind =>
+  choice.metering === 'capillary'
+    ? CABINET
+    : { ...anyMachine, metering: choice.metering === 'valve' ? 'valve' : null };
+
+function readingsOf(table: SaturationTable, { si, choice }: Form, atmosphere: number): SignsRead {
+  const { difference, split, headHeld, ...rest } = si;
   return observe({
     ...rest,
     table,
     atmosphere,
     difference: difference ?? EVAPORATOR_TD.walkIn,
     split: split ?? CONDENSER_SPLIT.standard,
-    ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
+    atRest: choice.running === 'no',
+    headHeldAt: headHeld,
+    recovered: null,
   });
 }
 
-function Judged({
-  read,
-  form,
-}: {
-  read: SignsRead;
-  form: ReturnType<typeof useBenchForm<keyof typeof SPECS, Reading>>;
-}) {
+function Judged({ read, form }: { read: SignsRead; form: Form }) {
   const { show } = useBench();
-  const chosen = Object.fromEntries(Object.entries(form.choice).filter(([, value]) => value !== ''));
+  const chosen = Object.fromEntries(
+    Object.entries(form.choice).filter(([name, value]) => value !== '' && name !== 'metering'),
+  );
   // What was said by touch stands against what a number would say.
   const observed = { ...read.observed, ...chosen } as Observed;
   const count = Object.keys(observed).length;
-  const judgement = judge(observed);
+  const judgement = judge(observed, kindOf(form));
   const [first] = judgement.ranked;
   return (
     <>
       {read.refusals.map((refusal, index) => (
         <Refused key={index}>{benchRefusalWords(refusal, show)}</Refused>
       ))}
+      {read.lacking.length > 0 && (
+        <ul className="mb-2" aria-label="Readings that cannot speak yet">
+          {read.lacking.map((each) => (
+            <li key={each.reading} className="border-l-4 border-ochre pl-3">
+              ◐ {lackingWords(each)}
+            </li>
+          ))}
+        </ul>
+      )}
       {count === 0 ? (
         <p className="py-4 text-soft">
           Nothing is read yet. The causes below stand as often as they are met; each reading moves them.
@@ -125,6 +161,7 @@ function Judged({
         </p>
       )}
       {count > 0 && first && <AnswerStrip words={summaryOf(first, count)} />}
+      <HowSure judgement={judgement} />
       <Causes judgement={judgement} />
       <Next judgement={judgement} />
       {count > 0 && first && (

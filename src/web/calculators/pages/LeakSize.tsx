@@ -1,6 +1,7 @@
 /** One leak in all the ways people see it, and which method could see it. */
-import { fahrenheitDegrees } from '../../../core/bench/calculated';
-import { holdDoubt } from '../../../core/bench/hold';
+import { ROOM_K, fahrenheitDegrees } from '../../../core/bench/calculated';
+import { fallFound } from '../../../core/bench/hold';
+import { readingDoubt } from '../../../core/bench/holdTail';
 import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/bench/leakSize';
 import { measureText } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
@@ -86,7 +87,7 @@ export default function LeakSize() {
               const setting = { table, atmosphere, ...si };
               const given = view === 'share' ? si[view] / YEAR_S : si[view];
               const outcome = leakSize(setting, view, given);
-              const doubt = holdDoubt(si.test, 293.15, 1, {
+              const doubt = readingDoubt({ at: 0, pressure: si.test, temperature: ROOM_K }, 1, {
                 resolution: si.division,
                 temperatureDoubt: fahrenheitDegrees(2),
               });
@@ -101,7 +102,7 @@ export default function LeakSize() {
                     `Leak of ${table.name}: ${show('massRate', mass)}, ${show('share', share * YEAR_S)} a year`
                   }
                   below={({ mass }) => (
-                    <Answer outcome={sightings(setting, mass, doubt / si.stood)}>
+                    <Answer outcome={sightings(setting, mass, fallFound(doubt, si.stood))}>
                       {(seen) => (
                         <table className="mb-2 w-full text-left">
                           <caption className="mb-1 text-left font-semibold">Who could see it</caption>

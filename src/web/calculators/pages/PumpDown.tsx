@@ -1,4 +1,5 @@
 /** How long must the pump run? By volume, pump and hoses, with the usual sets beside it. */
+import { MICRON } from '../../../core/quantity/units';
 import { pumpCheck } from '../../../core/bench/evacuation/pumpCheck';
 import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/bench/evacuation/pumpDown';
 import { CheckField } from '../../parts/Field';
@@ -11,7 +12,6 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { useBench } from '../setting';
 
-const MICRON = 0.1333223684;
 const INCH = 0.0254;
 const SPECS = {
   volume: {

@@ -1,6 +1,11 @@
 /** What the gauges should read on this box in this weather, beside what they do read. */
 import { fahrenheitDegrees } from '../../../core/bench/calculated';
-import { CONDENSER_SPLIT, EVAPORATOR_TD, targets } from '../../../core/bench/targets';
+import {
+  CONDENSER_SPLIT,
+  EVAPORATOR_TD,
+  type Targets as TargetPressures,
+  targets,
+} from '../../../core/bench/targets';
 import { Choices } from '../../parts/Choices';
 import { CheckField } from '../../parts/Field';
 import { useBenchForm } from '../form';
@@ -109,7 +114,7 @@ export default function Targets() {
                     </Big>
                     <Big
                       label="Head should read"
-                      note={`${show('temperature', value.condensing)} condensing (bubble)${beside(form.si.head, value.head, show)}`}
+                      note={`${show('temperature', value.condensing)} condensing${glide(value, show)}${beside(form.si.head, value.head, show)}`}
                     >
                       {show('pressure', value.head)}
                     </Big>
@@ -123,6 +128,15 @@ export default function Targets() {
     </BenchPage>
   );
 }
+
+/** Of a blend: the middle of its glide, and both ends. */
+const glide = (
+  { headEnds: { dew, bubble } }: TargetPressures,
+  show: (dimension: 'pressure', si: number) => string,
+): string =>
+  show('pressure', dew) === show('pressure', bubble)
+    ? ''
+    : ` in the middle of the glide; ${show('pressure', dew)} by its dew point, ${show('pressure', bubble)} by its bubble point`;
 
 function beside(
   reads: number | null,

@@ -23,6 +23,9 @@ const TONES = {
   tooMuch: 'bad',
   checkValve: 'watch',
   waitForBox: 'watch',
+  flooding: 'bad',
+  restriction: 'bad',
+  plugged: 'bad',
 } as const;
 
 export default function Trim() {

@@ -46,6 +46,39 @@ export function Causes({ judgement }: { judgement: Judgement }) {
   );
 }
 
+/** How sure the leading cause is, and why: one of two where nothing read parts them, and what was left aside. */
+export function HowSure({ judgement: { ranked, oneOfTwo, aside } }: { judgement: Judgement }) {
+  const [first] = ranked;
+  return (
+    <>
+      {oneOfTwo && (
+        <p className="mb-3 border-l-4 border-ochre pl-3 font-semibold">
+          ◐ One of these two: {CAUSE_WORDS[oneOfTwo.causes[0]].toLowerCase()} or{' '}
+          {CAUSE_WORDS[oneOfTwo.causes[1]].toLowerCase()}. What was read cannot part them
+          {oneOfTwo.parts ? `; ${READING_WORDS[oneOfTwo.parts].toLowerCase()} would` : ''}.
+        </p>
+      )}
+      {!oneOfTwo && first && first.share >= CLEAR && first.reasonsFor.length > 0 && (
+        <p className="mb-3 text-soft">
+          Fairly sure: {String(first.reasonsFor.length)}{' '}
+          {first.reasonsFor.length === 1 ? 'reading speaks' : 'readings speak'} for{' '}
+          {CAUSE_WORDS[first.cause].toLowerCase()}
+          {first.reasonsAgainst.length > 0 ? `, ${String(first.reasonsAgainst.length)} against` : ''}. One of
+          eight readings is taken to be misread.
+        </p>
+      )}
+      {aside.length > 0 && (
+        <p className="mb-1 text-soft">
+          Left aside, for the machine stands still or has no such part:{' '}
+          {aside.map((reading) => READING_WORDS[reading].toLowerCase()).join(', ')}.
+        </p>
+      )}
+    </>
+  );
+}
+
+const CLEAR = 0.5;
+
 export function Next({ judgement: { next } }: { judgement: Judgement }) {
   if (!next) return <p className="mb-4">No further reading would change much.</p>;
   return (

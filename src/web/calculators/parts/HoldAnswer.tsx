@@ -1,6 +1,6 @@
 /** The verdict on a hold: what fell, what temperature explains, and the chart of both. */
 import { type HoldJudged } from '../../../core/bench/hold';
-import { WEAK_WORDS } from '../../../words/bench';
+import { HOLD_SAID, LOSS_IN_DOUBT, WEAK_WORDS } from '../../../words/bench';
 import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { Big, Caution, Verdict } from './Answer';
@@ -8,28 +8,42 @@ import { useBench } from '../setting';
 
 export function HoldWords({ judged }: { judged: HoldJudged }) {
   const { show } = useBench();
-  const { verdict } = judged;
+  const { tail, word, firm, neededS } = judged;
+  const { about } = HOLD_SAID[word];
   return (
     <>
-      <Verdict tone={TONES[verdict.kind]} title={verdictTitle(judged, show)}>
-        {verdict.kind === 'holding' &&
-          `No loss larger than ${show('pressureRate', verdict.lossAtMost)} could hide in this.`}
-        {verdict.kind === 'losing' &&
-          `Give or take ${show('pressureRate', verdict.rateDoubt)}. Soap every joint that was touched.`}
-        {verdict.kind === 'cannotTell' &&
-          `A leak that matters could still hide. Let it stand ${show('duration', verdict.untilS)} in all, counted from the start.`}
-        {verdict.kind === 'risen' &&
-          'More than temperature explains: the gas was warmer than said, or a valve lets by from a higher side.'}
+      <Verdict tone={firm ? TONES[word] : 'watch'} title={verdictTitle(judged, show)}>
+        {about}
       </Verdict>
+      <p className="mb-3">{howSure(judged, show)}</p>
       <div className="grid gap-x-8 sm:grid-cols-2">
         <Big label="Expected at the end">{show('pressure', judged.expected)}</Big>
         <Big
           label="Measured against it"
-          note={`gauge and temperatures leave ${show('pressureDifference', judged.doubt)} open, either way`}
+          note={`gauge and temperature leave ${show('pressureDifference', 2 * tail.doubt)} of one reading open, either way`}
         >
           {show('pressureDifference', judged.residual)}
         </Big>
+        {tail.fell && (
+          <Big
+            label="It fell at first by"
+            note={`the tail that counts is ${show('duration', tail.span)} long`}
+          >
+            {show('pressureDifference', tail.fall)}
+          </Big>
+        )}
+        {word !== 'losing' && word !== 'risen' && tail.settling !== 'still' && (
+          <Big label="The largest loss that could still hide">
+            {show('pressureRate', Math.max(0, tail.loss.high))}
+          </Big>
+        )}
       </div>
+      {neededS === null && word !== 'losing' && (
+        <p className="text-soft">
+          How small a leak must not hide? Type volume, working pressure and that leak: without a size nothing
+          is called holding.
+        </p>
+      )}
       {judged.weak.map((each) => (
         <Caution key={each}>{WEAK_WORDS[each]}</Caution>
       ))}
@@ -37,20 +51,35 @@ export function HoldWords({ judged }: { judged: HoldJudged }) {
   );
 }
 
-const TONES = { holding: 'good', losing: 'bad', cannotTell: 'watch', risen: 'watch' } as const;
-
-export function verdictTitle({ verdict }: HoldJudged, show: ReturnType<typeof useBench>['show']): string {
-  switch (verdict.kind) {
-    case 'holding':
-      return 'Holding';
-    case 'losing':
-      return `Losing ${show('pressureRate', verdict.rate)}`;
-    case 'cannotTell':
-      return 'Cannot tell yet';
-    case 'risen':
-      return 'The pressure rose';
-  }
+function howSure(
+  { word, firm, tail, neededS }: HoldJudged,
+  show: ReturnType<typeof useBench>['show'],
+): string {
+  const why = `${String(tail.count)} readings over ${show('duration', tail.span)}`;
+  if (word === 'losing' && !firm) return LOSS_IN_DOUBT;
+  if (word === 'losing')
+    return `Firm: between ${show('pressureRate', tail.loss.low)} and ${show('pressureRate', tail.loss.high)} in nine of ten, by ${why}.`;
+  if (firm) return `Firm: by ${why}, a leak that matters would have shown in 95 of 100.`;
+  return neededS === null
+    ? `Not firm: nothing says how large a leak matters. By ${why}.`
+    : `Not firm yet: let it stand ${show('duration', neededS)} more. Then a leak of the size that matters is found, or excluded, in 95 of 100.`;
 }
+
+const TONES = {
+  holding: 'good',
+  settled: 'good',
+  losing: 'bad',
+  cannotTell: 'watch',
+  risen: 'watch',
+} as const;
+
+export const verdictTitle = (
+  { word, tail }: HoldJudged,
+  show: ReturnType<typeof useBench>['show'],
+): string =>
+  word === 'losing'
+    ? `Losing ${show('pressureRate', (tail.loss.low + tail.loss.high) / 2)}`
+    : HOLD_SAID[word].title;
 
 export function HoldChart({
   judged,
@@ -68,7 +97,7 @@ export function HoldChart({
     y: bareFigure('pressure', pressure, unit, atmosphere),
   });
   const edge = (side: 1 | -1) =>
-    bareFigure('pressure', judged.expected + side * judged.doubt, unit, atmosphere);
+    bareFigure('pressure', judged.expected + side * 2 * judged.tail.doubt, unit, atmosphere);
   return (
     <LazyCurves
       label="Pressure while it stood"

@@ -1,9 +1,11 @@
-/** The verdict on a rise: its words, its chart with the fitted curves, and where water would boil. */
-import { type RiseJudged } from '../../../core/bench/evacuation/judgeRise';
-import { type Rise, riseAt } from '../../../core/bench/evacuation/rise';
+/** The verdict on a rise: its words, how sure and why, its chart with the fitted curves, and where water would boil. */
+import { CAUSES_OF_RISE, type CauseOfRise } from '../../../core/bench/evacuation/explanations';
+import type { RiseJudged } from '../../../core/bench/evacuation/judgeRise';
+import type { RiseWord } from '../../../core/bench/evacuation/lookAt';
 import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
+import { curveAt } from '../../../core/bench/series/explanation';
 import type { UnitOf } from '../../../core/quantity/units';
-import { EVACUATION_REASON_WORDS, RISE_SHORT, RISE_WORDS } from '../../../words/bench';
+import { CAUSE_OF_RISE_WORDS, EVACUATION_REASON_WORDS, RISE_SAID } from '../../../words/bench';
 import { bareFigure } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { Big, Caution, Verdict } from './Answer';
@@ -29,80 +31,111 @@ export function Water({
   );
 }
 
-export const OUTCOMES = { pass: 'Pass', fail: 'Fail', watchOn: 'Watch on' } as const;
+export const OUTCOMES = { pass: 'Pass', fail: 'Fail', watchOn: 'Watch on', noTest: 'No test' } as const;
 
-const TONES = { pass: 'good', fail: 'bad', watchOn: 'watch' } as const;
+const TONES = { pass: 'good', fail: 'bad', watchOn: 'watch', noTest: 'watch' } as const;
 
-export function RiseWords({ judged, school }: { judged: RiseJudged; school: VacuumGoalName }) {
+/** What needs no climb beside it: nothing was tested, or there is none. */
+const WITHOUT_CLIMB: readonly RiseWord[] = ['gauge', 'notIsolated'];
+
+export function RiseWords({
+  judged,
+  school,
+  matters,
+}: {
+  judged: RiseJudged;
+  school: VacuumGoalName;
+  matters: number | null;
+}) {
   const { show } = useBench();
-  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school]);
-  const { title, about } = RISE_WORDS[judged.rise];
-  const fit = judged.fits[judged.rise];
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school], matters);
+  const { title, about } = RISE_SAID[judged.word];
+  const { leakRate } = judged;
+  const climbs = judged.leak >= 0.5;
   return (
     <>
       <Verdict
         tone={TONES[verdict.outcome]}
-        title={`${OUTCOMES[verdict.outcome]}: ${judged.sure ? '' : 'looks like '}${title.toLowerCase()}`}
+        title={`${OUTCOMES[verdict.outcome]}: ${judged.firm ? '' : 'looks like '}${title.charAt(0).toLowerCase()}${title.slice(1)}`}
       >
         {verdict.reasons.length > 0 &&
-          `${verdict.outcome === 'fail' ? 'Because' : 'Still'} ${verdict.reasons.map((each) => EVACUATION_REASON_WORDS[each]).join(' and ')}. `}
+          `${verdict.outcome === 'watchOn' ? 'Still' : 'Because'} ${verdict.reasons.map((each) => EVACUATION_REASON_WORDS[each]).join(' and ')}. `}
         {about}
       </Verdict>
-      <p>
-        {judged.sure
-          ? 'The readings are enough for a firm word.'
-          : judged.neededS === null
-            ? 'Not firm yet, and two hours of this would not make it so: look for a better gauge or a steadier temperature.'
-            : `Not firm yet: watch ${show('duration', judged.neededS)} in all.`}
-        {!judged.sure &&
-          ` Evidence so far that a leak is part of it: ${percent(judged.leak)}; that moisture is: ${percent(judged.moisture)}.`}
-      </p>
-      <div className="mt-3 grid gap-x-8 sm:grid-cols-2">
-        {fit.slope > 0 && <Big label="It climbs">{show('vacuumRate', fit.slope)}</Big>}
-        {fit.step > 0 && (
-          <Big label="Moisture adds in the end" note={`with a time of ${show('duration', fit.time)}`}>
-            {show('vacuum', fit.step)}
-          </Big>
-        )}
-        {fit.slope === 0 && (
-          <Big label="The largest leak that could still hide">{show('vacuumRate', judged.bounds.slope)}</Big>
-        )}
-      </div>
+      <p>{howSure(judged, show)}</p>
+      {!WITHOUT_CLIMB.includes(judged.word) && (
+        <div className="mt-3 grid gap-x-8 sm:grid-cols-2">
+          {climbs && (
+            <Big label="It climbs">
+              {show('vacuumRate', leakRate.low)} to {show('vacuumRate', leakRate.high)}
+            </Big>
+          )}
+          {!climbs && (
+            <Big
+              label="The largest leak that could still hide"
+              note={`over this time the gauge can tell ${show('vacuum', judged.floor)}`}
+            >
+              {show('vacuumRate', leakRate.high)}
+            </Big>
+          )}
+        </div>
+      )}
       {judged.jumps.length > 0 && (
         <p>
           {String(judged.jumps.length)} {judged.jumps.length === 1 ? 'reading jumped' : 'readings jumped'} and
-          came back: marked, not fitted.
+          came back, as when a valve is moved: marked, not fitted.
         </p>
       )}
     </>
   );
 }
 
+/** How sure, and why, in one line. */
+function howSure(judged: RiseJudged, show: ReturnType<typeof useBench>['show']): string {
+  const [most, next] = [...CAUSES_OF_RISE].sort((a, b) => judged.shares[b] - judged.shares[a]);
+  const evidence = [most, next]
+    .flatMap((cause) =>
+      cause && judged.shares[cause] >= 0.005
+        ? [`${CAUSE_OF_RISE_WORDS[cause]} ${percent(judged.shares[cause])}`]
+        : [],
+    )
+    .join(', ');
+  if (judged.fault === 'outOfRange') return 'Most readings lie beyond what such a gauge can show.';
+  if (judged.fault === 'stuck') return 'A gauge that works shows its own unrest; this one shows none.';
+  if (judged.firm) return `Firm. Of the evidence: ${evidence}.`;
+  return judged.neededS === null
+    ? `Not firm. Of the evidence: ${evidence}. Two hours in all would not part them: a better gauge, a steadier temperature, or a pressure test would.`
+    : `Not firm yet. Of the evidence: ${evidence}. Watch ${show('duration', judged.neededS)} more.`;
+}
+
 const percent = (share: number): string =>
   share > 0.99 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${String(Math.round(share * 100))} %`;
 
-const LOOKS = { flat: 'third', climbing: 'second', levelling: 'main', both: 'main' } as const;
-
+const DRAWN = 3;
+const LOOKS = ['main', 'second', 'third'] as const;
 const CURVE_POINTS = 60;
 
 export function RiseChart({ judged, unit }: { judged: RiseJudged; unit: UnitOf<'vacuum'> }) {
   const from = judged.kept[0]?.at ?? 0;
   const to = judged.kept.at(-1)?.at ?? 0;
   const place = (at: number, pressure: number) => ({ x: at / 60, y: bareFigure('vacuum', pressure, unit) });
-  const drawn: Rise[] =
-    judged.rise === 'both' ? ['both', 'climbing', 'flat'] : ['levelling', 'climbing', 'flat'];
+  const drawn: CauseOfRise[] = [...CAUSES_OF_RISE]
+    .filter((cause) => judged.curves[cause] !== null)
+    .sort((a, b) => judged.shares[b] - judged.shares[a])
+    .slice(0, DRAWN);
   return (
     <LazyCurves
       label="The rise and its explanations"
       x={{ name: 'Time since the pump was shut off', unit: 'min' }}
       y={{ name: 'Vacuum', unit: unit === 'micron' ? 'microns' : unit }}
       curves={[
-        ...drawn.map((rise) => ({
-          name: `${RISE_SHORT[rise]}${rise === judged.rise ? ', fits best' : ''}`,
-          look: LOOKS[rise],
+        ...drawn.map((cause, index) => ({
+          name: `${CAUSE_OF_RISE_WORDS[cause]}, ${percent(judged.shares[cause])}`,
+          look: LOOKS[index] ?? 'third',
           points: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
-            const at = from + ((to - from) * i) / CURVE_POINTS;
-            return place(at, riseAt(judged.fits[rise], at));
+            const since = ((to - from) * i) / CURVE_POINTS;
+            const curve = judged.curves[cause];
+            return place(from + since, curve ? curveAt(curve, since) : 0);
           }),
         })),
         {

@@ -1,6 +1,7 @@
 /** Long work of the bench, done off the screen's thread: what goes to the worker and what comes back. */
 import type { RiseInput, judgeRise } from '../../../core/bench/evacuation/judgeRise';
-import type { Drawing, Forecast, LeakingMachine } from '../../../core/judge/forecast';
+import type { Drawing, Forecast } from '../../../core/judge/forecast';
+import type { LeakingMachine } from '../../../core/judge/leaking';
 
 export interface Tasks {
   rise: { input: RiseInput; result: ReturnType<typeof judgeRise> };

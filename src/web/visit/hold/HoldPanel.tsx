@@ -1,14 +1,16 @@
 /** A pressure test as it runs: section, gas and limit, the series with its times, and how it ended. */
 import { useState } from 'react';
 import { TEST_GASES } from '../../../core/logbook/entry';
+import { takenOf } from '../../../core/visit/holdTests';
 import { TEST_METHODS } from '../../../core/visit/notes';
-import type { HoldTail } from '../../../core/bench/holdTail';
+import type { HoldJudged } from '../../../core/bench/hold';
 import { measureText } from '../../../core/quantity/measure';
 import { unitFact } from '../../../core/quantity/units';
 import { choices } from '../../../words/choice';
 import { clockWords } from '../../../words/dates';
 import { durationWords } from '../../../words/measures';
-import { TAIL_WORDS, TEST_GAS_WORDS, TEST_METHOD_WORDS } from '../../../words/leaks';
+import { HOLD_SAID, LOSS_IN_DOUBT, WEAK_WORDS } from '../../../words/bench';
+import { TEST_GAS_WORDS, TEST_METHOD_WORDS } from '../../../words/leaks';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
@@ -54,7 +56,7 @@ export function HoldPanel({ hold }: { hold: Hold }) {
 
 function Running({ hold }: { hold: Hold }) {
   const { view } = useVisit();
-  const { running, tail } = hold;
+  const { running, judged } = hold;
   if (!running) return null;
   return (
     <>
@@ -76,7 +78,11 @@ function Running({ hold }: { hold: Hold }) {
           </li>
         ))}
       </ol>
-      {tail && <Said tail={tail} unit={running.readings[0]?.pressure.unit ?? 'psig'} />}
+      {judged ? (
+        <Said judged={judged} unit={running.readings[0]?.pressure.unit ?? 'psig'} />
+      ) : (
+        <p role="status">One reading: read again in ten minutes or more.</p>
+      )}
       <EndOfTest hold={hold} />
     </>
   );
@@ -88,25 +94,33 @@ const lossWords = (pascals: number, unit: string): string => {
   return `${Math.abs(pascals / factor).toFixed(Math.max(1, decimals))} ${unit.replace(/g$/, '')}`;
 };
 
-function Said({ tail, unit }: { tail: HoldTail; unit: string }) {
-  const settled = tail.word === 'settled' || tail.word === 'still';
+function Said({ judged, unit }: { judged: HoldJudged; unit: string }) {
+  const { word, firm, tail, neededS, weak } = judged;
+  const { title, about } = HOLD_SAID[word];
+  const perHour = (rate: number): string => `${lossWords(rate * 3600, unit)} an hour`;
   return (
-    <p className="mb-2" role="status">
-      <span className={`font-semibold ${tail.word === 'falling' ? 'text-brick' : ''}`}>
-        {TAIL_WORDS[tail.word]}
-      </span>{' '}
-      {tail.word === 'falling' &&
-        `${lossWords(tail.tailLoss, unit)} in the last ${durationWords(tail.tail)}. `}
-      {tail.word === 'settled' &&
-        `${lossWords(tail.loss, unit)} at first, none in the last ${durationWords(tail.tail)}. `}
-      {tail.word === 'still' && `Nothing in ${durationWords(tail.stood)}. `}
-      <span className="text-soft">
-        {settled && 'What could still hide is worked out under “Calculators”. '}
-        {!tail.corrected &&
-          tail.word !== 'oneReading' &&
-          'Not corrected for temperature: not every reading has one.'}
-      </span>
-    </p>
+    <div className="mb-2" role="status">
+      <p>
+        <span className={`font-semibold ${word === 'losing' ? 'text-brick' : ''}`}>
+          {firm || word === 'cannotTell' ? title : `${title}, by what was read so far`}.
+        </span>{' '}
+        {about} {word === 'losing' && `Between ${perHour(tail.loss.low)} and ${perHour(tail.loss.high)}. `}
+        {tail.fell && `${lossWords(tail.fall, unit)} at first. `}
+        {word !== 'losing' &&
+          word !== 'risen' &&
+          tail.settling !== 'still' &&
+          `Up to ${perHour(Math.max(0, tail.loss.high))} could still hide. `}
+      </p>
+      <p className="text-soft">
+        {!firm && word === 'losing' && `${LOSS_IN_DOUBT} `}
+        {!firm &&
+          word !== 'losing' &&
+          (neededS === null
+            ? 'The full charge is not known, so nobody can say how small a leak matters. '
+            : `${durationWords(neededS)} more until a leak of a tenth of the charge a year would be found, or excluded, in 95 of 100. `)}
+        {weak.map((each) => WEAK_WORDS[each]).join(' ')}
+      </p>
+    </div>
   );
 }
 
@@ -116,11 +130,12 @@ function EndOfTest({ hold }: { hold: Hold }) {
   const deed = useVisitWrite('end of hold');
   const [result, setResult] = useState('');
   const [besides, setBesides] = useState<readonly string[]>([]);
-  const { running, tail } = hold;
+  const { running } = hold;
   const repaired = [...view.standing.leaks.byId.values()].filter((leak) => leak.state === 'repaired');
   const last = running?.readings.at(-1)?.pressure;
   if (!running || !last) return null;
-  const minutes = Math.round((tail?.stood ?? 0) / 60);
+  const timed = takenOf(running);
+  const minutes = Math.round((timed.at(-1)?.at ?? 0) / 60);
   const stood = { typed: `${String(minutes)} min`, si: minutes * 60, unit: 'min' };
   const names = view.names.leaks;
   const write = async (asLegal: boolean) => {

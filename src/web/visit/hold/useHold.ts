@@ -1,7 +1,9 @@
 /** The pressure test that runs in a section: its readings, what they say so far, and how to write the next. */
-import { holdTail } from '../../../core/bench/holdTail';
-import { type HoldTest, holdTests, resolutionOf, takenOf } from '../../../core/visit/holdTests';
+import { useMemo } from 'react';
+import { type HoldTest, holdTests, judgeTest } from '../../../core/visit/holdTests';
 import type { Measured } from '../../../core/visit/stated';
+import { grams } from '../../../core/quantity/mass';
+import { useTable } from '../../data/useTable';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
@@ -17,7 +19,9 @@ export interface HoldDraft {
 }
 
 export function useHold(sectionWords: string) {
-  const { visitId, view, record, units, newEntry } = useVisit();
+  const { visitId, view, record, units, atmosphere, newEntry } = useVisit();
+  const { refrigerant, fullCharge } = view.standing.present;
+  const table = useTable(refrigerant.name).data ?? null;
   const deed = useVisitWrite('hold reading');
   const { draft, set } = useKeptDraft<HoldDraft>(`${visitId} ${view.machine.appliance.id} hold`, () => ({
     section: '',
@@ -28,11 +32,19 @@ export function useHold(sectionWords: string) {
     temperature: '',
     temperatureUnit: units === 'us' ? '°F' : '°C',
   }));
-  const running: HoldTest | null = holdTests(record.entries).findLast((test) => !test.ended) ?? null;
+  const running: HoldTest | null = useMemo(
+    () => holdTests(record.entries).findLast((test) => !test.ended) ?? null,
+    [record.entries],
+  );
   // What runs names its section; else what was typed, else the section around the gauge.
   const section = running?.section ?? (draft.section.trim() || sectionWords);
   const testGas = running?.testGas ?? draft.testGas;
-  const tail = running && holdTail(takenOf(running), resolutionOf(running));
+  // A key that is typed changes nothing of what was read.
+  const judged = useMemo(() => {
+    const kilograms = fullCharge === null ? null : grams(fullCharge) / 1000;
+    const outcome = running && judgeTest(running, { table, fullCharge: kilograms, atmosphere });
+    return outcome?.ok ? outcome.value.value : null;
+  }, [running, table, fullCharge, atmosphere]);
   const keep = async (pressure: Measured, temperature: Measured | null, design: Measured | null) => {
     const entry = newEntry('pressureHold', {
       tool: 'holdReading',
@@ -47,7 +59,7 @@ export function useHold(sectionWords: string) {
     if (saved) set({ ...draft, section: '', pressure: '', temperature: '' });
     return saved;
   };
-  return { draft, set, deed, running, section, testGas, tail, keep };
+  return { draft, set, deed, running, section, testGas, judged, keep };
 }
 
 export type Hold = ReturnType<typeof useHold>;
