@@ -34,6 +34,8 @@ export const READING_WORDS: Record<Reading, string> = {
   drierDrop: 'Drier cold on one side',
   standing: 'Standing pressure',
   solenoidCold: 'Liquid solenoid',
+  recovered: 'Weighed out, of the full charge',
+  restClimb: 'Suction after stopping',
 };
 
 type ValueKey = { [R in keyof typeof READINGS]: `${R} ${ValueOf<R>}` }[keyof typeof READINGS];
@@ -85,6 +87,12 @@ export const VALUE_WORDS: Record<ValueKey, string> & Partial<Record<string, stri
   'standing above': 'above saturation',
   'solenoidCold open': 'open',
   'solenoidCold shut': 'shut',
+  'recovered all': 'all of it',
+  'recovered part': 'a part',
+  'recovered little': 'little',
+  'restClimb usual': 'climbed in minutes, as usual',
+  'restClimb fast': 'jumped up within seconds',
+  'restClimb slow': 'hardly climbed',
   'weather dry': 'dry',
   'weather rain': 'rain',
   'weather snow': 'snow',
@@ -118,6 +126,10 @@ export const SIGN_REASON_WORDS: Record<SignReason, string> = {
   coilTakesNoHeat: 'for the coil takes up little heat',
   liquidStoppedBySolenoid: 'for the solenoid stops the liquid',
   controlOpensEarly: 'for the control opens though the machine could run',
+  nothingLeaked: 'for nothing had leaked',
+  gasWasMissing: 'for gas was missing',
+  slipsBackAtRest: 'for gas slips back at rest, past valves or a bypass',
+  fillsSlowly: 'for the low side fills slowly',
   allInOrder: 'as it should be',
   notItsSign: 'which does not fit',
 };

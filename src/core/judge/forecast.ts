@@ -1,28 +1,12 @@
 /**
- * When will it run short, and from when would a top-off exceed the threshold? Closed form for one rate; many rates drawn
- * from the spread of the machine's own history give dates with a range, for one appliance or a fleet. kg, days from today.
+ * When will it run short, and from when would a top-off exceed the threshold? Closed form for one rate and one level; many of
+ * both, drawn from what the machine's own fillings leave open, give dates with a range, for one appliance or a fleet. kg, days
+ * from today.
  */
-import type { Kilograms } from '../quantity/si';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { LeakRateMethod } from '../logbook/fields';
-
-export interface LeakingMachine {
-  /** kg */
-  fullCharge: Kilograms;
-  /** kg that were missing when gas was last added; 0 where it was filled to full */
-  missing: number;
-  /** kg a day, and its relative standard deviation */
-  rate: number;
-  spread: number;
-  /** share of the full charge below which it no longer does its work */
-  workingMinimum: number;
-  threshold: { percent: number; method: LeakRateMethod } | null;
-  /** days since gas was last added: it has leaked since then */
-  daysSinceGas: number;
-  /** additions that the rolling window of a year still holds */
-  additions: readonly { daysAgo: number; mass: number }[];
-}
+import { bells, coursesOf } from './courses';
+import type { Course, LeakingMachine } from './leaking';
 
 /** Days from today, `exceeds` in whole ones; 0 is today, Infinity is never at this rate. */
 export interface Dates {
@@ -32,24 +16,25 @@ export interface Dates {
 
 const YEAR = 365;
 
-/** Both dates at a rate in kg a day. */
-export function datesAt(machine: LeakingMachine, rate: number): Dates {
-  const today = { ...machine, missing: machine.missing + rate * machine.daysSinceGas };
-  return { short: shortAt(today, rate), exceeds: exceedsAt(today, rate) };
+/** Both dates on one course. */
+export function datesAt(machine: LeakingMachine, { rate, missing }: Course): Dates {
+  // kg that are missing today. Handed on beside the machine: a copy of it for each draw would take most of the time.
+  const gone = missing + rate * machine.daysSinceGas;
+  return { short: shortAt(machine, gone, rate), exceeds: exceedsAt(machine, gone, rate) };
 }
 
-function shortAt({ fullCharge, missing, workingMinimum }: LeakingMachine, rate: number): number {
+function shortAt({ fullCharge, workingMinimum }: LeakingMachine, missing: number, rate: number): number {
   const left = (1 - workingMinimum) * fullCharge - missing;
   return left <= 0 ? 0 : left / rate;
 }
 
 /** Here and below `missing` is what is missing today. First day on which filling up to full would exceed the threshold, strictly. */
-function exceedsAt(machine: LeakingMachine, rate: number): number {
+function exceedsAt(machine: LeakingMachine, missing: number, rate: number): number {
   if (!machine.threshold) return Infinity;
   const allowed = (machine.threshold.percent / 100) * machine.fullCharge;
   return machine.threshold.method === 'annualizing'
-    ? exceedsAnnualizing(machine, rate, allowed)
-    : exceedsRolling(machine, rate, allowed);
+    ? exceedsAnnualizing(machine, missing, rate, allowed)
+    : exceedsRolling(machine, missing, rate, allowed);
 }
 
 /** First whole day after a crossing: exactly at the threshold is not over it, and a float's dust is no crossing. */
@@ -58,7 +43,8 @@ const DUST_DAYS = 1e-9;
 
 /** lost × 365 ÷ days > allowed while days ≤ 365, lost > allowed afterwards. */
 function exceedsAnnualizing(
-  { missing, daysSinceGas }: LeakingMachine,
+  { daysSinceGas }: LeakingMachine,
+  missing: number,
   rate: number,
   allowed: number,
 ): number {
@@ -74,7 +60,12 @@ function exceedsAnnualizing(
 }
 
 /** lost + additions of the year before > allowed; an addition leaves the window after 365 days. */
-function exceedsRolling({ missing, additions }: LeakingMachine, rate: number, allowed: number): number {
+function exceedsRolling(
+  { additions }: LeakingMachine,
+  missing: number,
+  rate: number,
+  allowed: number,
+): number {
   const leaving = additions.filter((each) => each.daysAgo < YEAR).sort((a, b) => b.daysAgo - a.daysAgo);
   let held = leaving.reduce((sum, each) => sum + each.mass, 0);
   let from = 0;
@@ -99,6 +90,8 @@ export interface DateRange {
 export interface Forecast {
   short: DateRange;
   exceeds: DateRange;
+  /** kg a day: eight in ten of the draws lie between low and high */
+  rate: { low: number; middle: number; high: number };
 }
 
 export interface Drawing {
@@ -111,8 +104,8 @@ export interface Drawing {
 const BURN_IN = 32;
 
 /**
- * One forecast a machine, in order. Rates come from a log-normal with the machine's mean and spread: never negative,
- * skewed as leaks are. The same seed and machines give the same forecasts.
+ * One forecast a machine, in order. Each draw takes a course that the fillings allow: levels that nobody knows, and a rate
+ * that differs from filling to filling. The same seed and machines give the same forecasts.
  */
 export function forecastFleet(
   machines: readonly LeakingMachine[],
@@ -122,24 +115,36 @@ export function forecastFleet(
   const generator = xoroshiro128plus(seed);
   const uniform = (): number => uniformFloat64(generator);
   for (let index = 0; index < BURN_IN; index += 1) uniform();
+  const bell = bells(uniform);
   const stride = Math.max(1, Math.floor(machines.length / 100));
-  const short = new Float64Array(draws);
-  const exceeds = new Float64Array(draws);
+  const [short, exceeds, rates] = [draws, draws, draws].map((size) => new Float64Array(size)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   return machines.map((machine, index) => {
     if (index % stride === 0) progress(index / machines.length);
+    const courseOf = coursesOf(machine, bell);
     for (let draw = 0; draw < draws; draw += 1) {
-      const dates = datesAt(machine, drawnRate(machine, uniform));
+      const course = courseOf();
+      const dates = datesAt(machine, course);
       short[draw] = dates.short;
       exceeds[draw] = dates.exceeds;
+      rates[draw] = course.rate;
     }
-    return { short: rangeOf(short, horizonDays), exceeds: rangeOf(exceeds, horizonDays) };
+    return {
+      short: rangeOf(short, horizonDays),
+      exceeds: rangeOf(exceeds, horizonDays),
+      rate: rateRange(rates),
+    };
   });
 }
 
-function drawnRate({ rate, spread }: LeakingMachine, uniform: () => number): number {
-  const bell = Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
-  const variance = Math.log(1 + spread ** 2);
-  return rate > 0 ? rate * Math.exp(Math.sqrt(variance) * bell - variance / 2) : 0;
+function rateRange(rates: Float64Array): Forecast['rate'] {
+  rates.sort();
+  const at = (share: number): number =>
+    rates[Math.min(rates.length - 1, Math.floor(share * rates.length))] ?? 0;
+  return { low: at(0.1), middle: at(0.5), high: at(0.9) };
 }
 
 function rangeOf(days: Float64Array, horizon: number): DateRange {

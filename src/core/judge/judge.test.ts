@@ -3,9 +3,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, celsius, fahrenheit, psig } from '../testkit/bench';
-import { CAUSES, CAUSE_NAMES, type Cause } from './causes';
+import { TEXTBOOK } from '../testkit/textbook';
+import { CAUSES, CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { type Numbers, observe } from './observe';
-import { type Observed, READINGS, READING_NAMES } from './readings';
+import { type Observed, READINGS, READING_NAMES, type Reading } from './readings';
 import { chanceOf, judge } from './rank';
 
 const first = (observed: Observed) => judge(observed).ranked[0]?.cause;
@@ -97,8 +98,9 @@ describe('the next reading', () => {
       sightGlass: 'clear',
     });
     expect(['solenoidCold', 'standing']).toContain(next?.reading);
-    const shut = next?.answers.find((each) => each.value === 'shut' || each.value === 'saturation');
-    expect(shut?.leads).toBe('pumpedDown');
+    const stopped = { running: 'no', safety: 'lowPressureOpen' } as const;
+    expect(first({ ...stopped, solenoidCold: 'shut' })).toBe('pumpedDown');
+    expect(first({ ...stopped, standing: 'below' })).toBe('lowCharge');
   });
 
   test('its worth is what a count over all machines gives: the mean fall of doubt', () => {
@@ -128,6 +130,101 @@ describe('the next reading', () => {
       }),
     );
   });
+});
+
+describe('as textbooks draw it', () => {
+  const pictures = Object.entries(TEXTBOOK) as [CauseName, Observed][];
+  test.each(pictures)('%s stands first with at least half', (cause, observed) => {
+    const [leading] = judge(observed).ranked;
+    expect(leading?.cause).toBe(cause);
+    expect(leading?.share).toBeGreaterThanOrEqual(0.5);
+  });
+  test.each(pictures)('%s with one of six misread: no wrong cause above 80 %%', (cause, observed) => {
+    for (const [reading, value] of Object.entries(observed) as [Reading, string][])
+      for (const other of Object.keys(READINGS[reading].usual)) {
+        if (other === value) continue;
+        const [leading] = judge({ ...observed, [reading]: other }).ranked;
+        if (leading?.cause !== cause) expect(leading?.share, `${reading} ${other}`).toBeLessThanOrEqual(0.8);
+      }
+  });
+});
+
+describe('what gauges alone cannot part', () => {
+  test.each([
+    [
+      'a restriction from a starved valve',
+      { suction: 'low', head: 'normal', superheat: 'high', subcooling: 'high' },
+      ['liquidLineRestriction', 'valveStarving'],
+      'drierDrop',
+    ],
+    [
+      'air from overcharge',
+      { suction: 'normal', head: 'high', superheat: 'normal', subcooling: 'high' },
+      ['overcharge', 'nonCondensables'],
+      'standing',
+    ],
+  ] satisfies [string, Observed, CauseName[], Reading][])(
+    '%s: one of these two, and which reading parts them',
+    (_, observed, causes, parts) => {
+      const { oneOfTwo, next } = judge(observed);
+      expect([...(oneOfTwo?.causes ?? [])].sort()).toEqual([...causes].sort());
+      expect(oneOfTwo?.parts).toBe(parts);
+      expect(next?.reading).toBe(parts);
+    },
+  );
+  test('where one leads clearly it is that one', () => {
+    expect(judge(TEXTBOOK.lowCharge).oneOfTwo).toBeNull();
+  });
+});
+
+describe('a machine at rest', () => {
+  test('is never judged by signs of running, and says which it left aside', () => {
+    const at = judge({ running: 'no', suction: 'high', head: 'low', amps: 'low', standing: 'saturation' });
+    expect(at.ranked.every(({ share }) => share < 0.25)).toBe(true);
+    expect(at.aside).toEqual(['suction', 'head', 'amps']);
+    expect(at.ranked).toEqual(judge({ running: 'no', standing: 'saturation' }).ranked);
+  });
+  test('is asked only what can be read at rest', () => {
+    const asked = judge({ running: 'no' }).next?.reading;
+    expect(['standing', 'safety', 'solenoidCold', 'restClimb']).toContain(asked);
+  });
+  test('how fast its suction climbed parts a compressor that lets back from a restriction', () => {
+    const share = (restClimb: 'fast' | 'slow', cause: CauseName) =>
+      judge({ running: 'no', restClimb }).ranked.find((each) => each.cause === cause)?.share ?? 0;
+    expect(first({ running: 'no', restClimb: 'fast' })).toBe('failingCompressor');
+    expect(share('slow', 'liquidLineRestriction')).toBeGreaterThan(share('fast', 'liquidLineRestriction'));
+  });
+});
+
+test('16 oz weighed out of 16: nothing had leaked, so it is a restriction, a valve or the compressor', () => {
+  const { ranked } = judge({ suction: 'low', superheat: 'high', recovered: 'all' });
+  expect(['liquidLineRestriction', 'valveStarving']).toContain(ranked[0]?.cause);
+  expect(ranked.find(({ cause }) => cause === 'lowCharge')?.share).toBeLessThan(0.15);
+});
+
+test('a high-pressure switch that opened is no low charge', () => {
+  const { ranked } = judge({ safety: 'highPressureOpen' });
+  expect(ranked[0]?.cause).toBe('condenserStarved');
+  expect(ranked.find(({ cause }) => cause === 'lowCharge')?.share).toBeLessThan(0.1);
+});
+
+test('a cabinet with a capillary is neither blamed for a valve nor asked for its glass', () => {
+  const cabinet = { metering: 'capillary', solenoid: false, sightGlass: false, drier: true } as const;
+  const { ranked, aside } = judge({ suction: 'low', superheat: 'high', sightGlass: 'bubbles' }, cabinet);
+  const causes = ranked.map(({ cause }) => cause);
+  for (const absent of ['valveStarving', 'valveFlooding', 'pumpedDown']) expect(causes).not.toContain(absent);
+  expect(ranked.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+  expect(aside).toEqual(['sightGlass']);
+  fc.assert(
+    fc.property(fc.subarray(READING_NAMES), (taken) => {
+      const observed = Object.fromEntries(
+        taken.map((reading) => [reading, Object.keys(READINGS[reading].usual)[0]]),
+      ) as Observed;
+      expect(['sightGlass', 'indicator', 'solenoidCold']).not.toContain(
+        judge(observed, cabinet).next?.reading,
+      );
+    }),
+  );
 });
 
 describe('the data', () => {
@@ -188,7 +285,11 @@ describe('numbers into readings', async () => {
     difference: 10 / 1.8,
     split: 30 / 1.8,
     standing: null,
-    ampsShare: null,
+    amps: null,
+    rated: null,
+    atRest: false,
+    headHeldAt: null,
+    recovered: null,
   };
 
   test('R-134a walk-in running well: 23 and 171 psig, 36 °F suction line, 110 °F liquid line', () => {
@@ -198,7 +299,8 @@ describe('numbers into readings', async () => {
       head: psig(171),
       suctionLine: fahrenheit(36),
       liquidLine: fahrenheit(110),
-      ampsShare: 0.9,
+      amps: 9,
+      rated: 10,
     });
     expect(observed).toEqual({
       suction: 'normal',
@@ -225,6 +327,83 @@ describe('numbers into readings', async () => {
     const { observed, refusals } = observe({ ...numbers, head: psig(900) });
     expect(observed).toEqual({});
     expect(refusals).toMatchObject([{ reason: 'outsideTable', quantity: 'bubblePressure' }]);
+  });
+
+  test('a number without what it is compared with says nothing, and names what it lacks', () => {
+    const { observed, lacking } = observe({
+      ...numbers,
+      box: null,
+      ambient: null,
+      suction: psig(2),
+      head: psig(0),
+      amps: 0.4,
+      standing: psig(40),
+    });
+    expect(observed).toEqual({});
+    expect(lacking).toEqual([
+      { reading: 'suction', needs: 'box' },
+      { reading: 'head', needs: 'ambient' },
+      { reading: 'standing', needs: 'ambient' },
+      { reading: 'amps', needs: 'rated' },
+    ]);
+  });
+
+  test('R-404A at 0 psig at rest is empty anywhere, whatever the air', async () => {
+    const r404a = await loadSaturation('R-404A');
+    const empty = observe({ ...numbers, table: r404a, ambient: null, standing: psig(0) });
+    expect(empty).toMatchObject({ observed: { standing: 'below' }, lacking: [] });
+  });
+
+  test('a healthy R-600a freezer runs below the atmosphere: −6.6 psig in a box of 0 °F is right', async () => {
+    const r600a = await loadSaturation('R-600a');
+    const freezer = {
+      ...numbers,
+      table: r600a,
+      box: fahrenheit(0),
+      difference: 17.5 / 1.8,
+      suction: psig(-6.6),
+    };
+    expect(observe(freezer).observed).toEqual({ suction: 'normal' });
+    expect(observe({ ...freezer, suction: psig(-11) }).observed).toEqual({ suction: 'vacuum' });
+    // Without the box nobody can say.
+    expect(observe({ ...freezer, box: null })).toMatchObject({
+      observed: {},
+      lacking: [{ reading: 'suction', needs: 'box' }],
+    });
+  });
+
+  test('in the cold a head that is held is right; a dirty condenser shows above what is held', () => {
+    // R-134a: 104 psig at 90 °F, 171 psig at 120 °F.
+    const cold = { ...numbers, ambient: fahrenheit(20) };
+    expect(observe({ ...cold, head: psig(100) }).observed.head).toBe('normal');
+    expect(observe({ ...cold, head: psig(171) }).observed.head).toBe('high');
+    expect(observe({ ...cold, head: psig(100), headHeldAt: fahrenheit(70) }).observed.head).toBe('high');
+  });
+
+  test('of a machine at rest the sides that came together are its standing pressure', () => {
+    const rest = { ...numbers, atRest: true, suctionLine: fahrenheit(70), liquidLine: fahrenheit(80) };
+    expect(observe({ ...rest, suction: psig(102), head: psig(105) })).toMatchObject({
+      observed: { standing: 'saturation' },
+      lacking: [],
+    });
+    // Sides apart, as in a pump-down, or read before it stopped: only the standing pressure would tell.
+    expect(observe({ ...rest, suction: psig(2), head: psig(104) })).toMatchObject({
+      observed: {},
+      lacking: [
+        { reading: 'suction', needs: 'standing' },
+        { reading: 'head', needs: 'standing' },
+      ],
+    });
+    expect(observe({ ...rest, suction: psig(30), head: psig(30) }).observed).toEqual({ standing: 'below' });
+  });
+
+  test.each([
+    [1, 'all'],
+    [0.94, 'all'],
+    [0.7, 'part'],
+    [0.2, 'little'],
+  ] as const)('weighed out, %d of the charge: %s', (recovered, value) => {
+    expect(observe({ ...numbers, recovered }).observed).toEqual({ recovered: value });
   });
 
   test('standing pressure is judged at ambient', () => {

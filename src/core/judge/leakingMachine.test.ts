@@ -1,6 +1,7 @@
 /** From a logbook to the ground of a forecast: intervals counted by hand on the calendar. */
 import { describe, expect, test } from 'vitest';
 import { gas, note, standing, topOff } from '../testkit/facts';
+import { rateOf } from './leaking';
 import { leakingMachine } from './leakingMachine';
 
 const POUND = 0.45359237;
@@ -16,7 +17,13 @@ describe('a machine of 100 lb filled on 1 March 2025 and topped off twice', () =
   test('16 lb in 400 days, the last 232 days ago', () => {
     // 1 March to 17 September 2025: 200 days; to 5 April 2026: 200 days; to 23 November 2026: 232 days.
     const found = machineOf(story, '2026-11-23');
-    expect(found.rate / POUND).toBeCloseTo(16 / 400, 9);
+    expect(rateOf(found) / POUND).toBeCloseTo(16 / 400, 9);
+    expect(found.fillings.map(({ days, full }) => [days, full])).toEqual([
+      [200, false],
+      [200, false],
+    ]);
+    // Commissioned by weight: full. Whether a top-off was to full nobody said.
+    expect(found.startedFull).toBe(true);
     expect(found.daysSinceGas).toBe(232);
     expect(found.fullCharge / POUND).toBeCloseTo(100, 6);
     expect(found.threshold).toEqual({ percent: 20, method: 'annualizing' });
@@ -34,33 +41,38 @@ describe('a machine of 100 lb filled on 1 March 2025 and topped off twice', () =
 
   test('years between installation and commissioning are no interval', () => {
     const found = machineOf(story, '2026-11-23', { appliance: { installedOn: '2020-03-01' } });
-    expect(found.rate / POUND).toBeCloseTo(16 / 400, 8);
+    expect(rateOf(found) / POUND).toBeCloseTo(16 / 400, 8);
   });
 
-  test('a day that nobody weighed makes no interval', () => {
+  test('a day that nobody weighed makes no interval, and the next begins anew', () => {
     const found = machineOf(
       [gas('2025-03-01'), topOff('2025-09-17', 10), topOff('2026-04-05', null)],
       '2026-11-23',
     );
-    expect(found.rate / POUND).toBeCloseTo(10 / 200, 9);
-  });
-
-  test('only the last three intervals count', () => {
-    const early = Array.from({ length: 5 }, (_, i) => topOff(`2020-0${String(i + 2)}-01`, 50));
-    const late = ['2021-01-01', '2021-04-01', '2021-07-01'].map((on) => topOff(on, 1));
-    const found = machineOf([gas('2020-01-01'), ...early, ...late], '2021-08-01');
-    // From 1 June 2020: 214, 90 and 91 days, 3 lb.
-    expect(found.rate / POUND).toBeCloseTo(3 / 395, 8);
-  });
-
-  test('of years of rest before the first top-off a year counts', () => {
-    const found = machineOf(
-      [gas('2020-01-01'), topOff('2025-06-01', 2), topOff('2025-09-09', 2)],
-      '2025-10-01',
+    expect(rateOf(found) / POUND).toBeCloseTo(10 / 200, 9);
+    const later = machineOf(
+      [gas('2025-03-01'), topOff('2025-09-17', null), topOff('2026-04-05', 6)],
+      '2026-11-23',
     );
-    // 365 and 100 days, 4 lb.
-    expect(found.rate / POUND).toBeCloseTo(4 / 465, 8);
-    expect(found.spread).toBeLessThanOrEqual(1);
+    expect(later.fillings.map(({ days }) => days)).toEqual([200]);
+    expect(later.startedFull).toBe(false);
+  });
+
+  test('only the last six fillings count', () => {
+    const early = Array.from({ length: 5 }, (_, i) => topOff(`2020-0${String(i + 2)}-01`, 50));
+    const late = Array.from({ length: 6 }, (_, i) => topOff(`2021-0${String(i + 1)}-01`, 1));
+    const found = machineOf([gas('2020-01-01'), ...early, ...late], '2021-08-01');
+    // From 1 June 2020 to 1 June 2021: 365 days, 6 lb.
+    expect(rateOf(found) / POUND).toBeCloseTo(6 / 365, 8);
+  });
+
+  test('intervals are as long as they were', () => {
+    const found = machineOf(
+      [gas('2020-01-01'), topOff('2023-01-01', 6), topOff('2026-01-01', 6)],
+      '2026-02-01',
+    );
+    // 1,096 days each.
+    expect(found.fillings.map(({ days }) => days)).toEqual([1096, 1096]);
   });
 });
 

@@ -26,6 +26,8 @@ export const READINGS = {
   drierDrop: { effort: 3, usual: { no: 0.85, yes: 0.15 } },
   standing: { effort: 15, usual: { saturation: 0.75, below: 0.15, above: 0.1 } },
   solenoidCold: { effort: 2, usual: { open: 0.85, shut: 0.15 } },
+  recovered: { effort: 60, usual: { all: 0.2, part: 0.5, little: 0.3 } },
+  restClimb: { effort: 5, usual: { usual: 0.7, fast: 0.15, slow: 0.15 } },
 } as const satisfies Record<string, ReadingFact>;
 
 export type Reading = keyof typeof READINGS;
@@ -33,3 +35,28 @@ export const READING_NAMES = Object.keys(READINGS) as Reading[];
 export type ValueOf<R extends Reading> = keyof (typeof READINGS)[R]['usual'] & string;
 /** What was read so far; a reading that was not taken is left out, never guessed. */
 export type Observed = { readonly [R in Reading]?: ValueOf<R> };
+
+/** Of a machine that stands still only these speak: the rest are signs of running. */
+const AT_REST: readonly Reading[] = [
+  'running',
+  'safety',
+  'indicator',
+  'oil',
+  'condenserFace',
+  'standing',
+  'solenoidCold',
+  'recovered',
+  'restClimb',
+];
+
+/** What of it counts: of a machine at rest never a sign of running, but ice stays. */
+export const speaking = (observed: Observed): Observed =>
+  observed.running === 'no'
+    ? (Object.fromEntries(
+        Object.entries(observed).filter(
+          ([reading, value]) => AT_REST.includes(reading as Reading) || value === 'iced',
+        ),
+      ) as Observed)
+    : observed;
+
+export const speaksAtRest = (reading: Reading): boolean => AT_REST.includes(reading);

@@ -3,6 +3,7 @@
  * from entries; what nobody wrote is said to be unknown, never guessed. kg, days.
  */
 import { z } from 'zod';
+import { rateOf } from '../judge/leaking';
 import { leakingMachine } from '../judge/leakingMachine';
 import { maybe } from '../logbook/fields';
 import type { DatedEntry } from '../logbook/order';
@@ -64,7 +65,7 @@ export function beforeDriving(standing: Standing): BeforeDriving {
     leakPlaces,
     lastGas: lastGasOf(standing),
     missing: leaking.ok
-      ? Math.min(leaking.machine.fullCharge, leaking.machine.rate * leaking.machine.daysSinceGas)
+      ? Math.min(leaking.machine.fullCharge, rateOf(leaking.machine) * leaking.machine.daysSinceGas)
       : null,
     handover: lastHandover(entries),
     control: lastControl(entries),

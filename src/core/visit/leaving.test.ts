@@ -2,12 +2,12 @@
 import { describe, expect, test } from 'vitest';
 import type { Appliance } from '../logbook/tables';
 import { dayOf } from '../quantity/day';
-import { grams } from '../quantity/mass';
+import { exactGrams, grams } from '../quantity/mass';
 import { type Fact, added, lb, note, recovered, standing } from '../testkit/facts';
 import { bottleFlows, heldOf } from './bottles';
 import { cautionsOf } from './cautions';
 import { feeds } from './feeds';
-import { gasOfVisit } from './gasOfVisit';
+import { gasOfVisit, recoveredShare } from './gasOfVisit';
 import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
 import { SCHOOL_QUESTIONS, schoolUsed } from './schools';
@@ -128,6 +128,17 @@ test('gas of a visit: what was not weighed is never a figure', () => {
   expect([grams(out.weighed), out.times]).toEqual([0, 1]);
   expect(released).toBeCloseTo(50, 9);
   expect(gasOfVisit(entriesOf()).released).toBeNull();
+});
+
+test('a charge that was weighed out whole says that nothing had leaked; a part of it says nothing', () => {
+  const full = exactGrams(lb(10));
+  const share = (...facts: Fact[]) => recoveredShare(entriesOf(...facts), full);
+  expect(share(recovered(TODAY, 'repair', 9.6))).toBeCloseTo(0.96, 9);
+  expect(share(recovered(TODAY, 'repair', 6), recovered(TODAY, 'repair', 3.9))).toBeCloseTo(0.99, 9);
+  expect(share(recovered(TODAY, 'repair', 5))).toBeNull();
+  expect(share(recovered(TODAY, 'repair', null))).toBeNull();
+  expect(share(added(TODAY, 'topOff', 4), recovered(TODAY, 'repair', 10))).toBeNull();
+  expect(recoveredShare(entriesOf(recovered(TODAY, 'repair', 9.6)), null)).toBeNull();
 });
 
 test('bottles: what went in and out, and unknown where one weight was not taken', () => {

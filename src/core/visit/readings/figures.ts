@@ -38,6 +38,8 @@ export interface MachineRead {
   /** K between box and coil that is usual for this kind */
   difference: KelvinsApart;
   split: KelvinsApart;
+  /** share of the full charge that was weighed out in this visit; null: it was not, or not all of it */
+  recovered: number | null;
 }
 
 const SIDE: Partial<Record<string, Mark>> = {
@@ -93,7 +95,11 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
     standing: number('standing'),
     difference: machine.difference,
     split: machine.split,
-    ampsShare: amps !== null && rated !== null && rated > 0 ? amps / rated : null,
+    amps,
+    rated,
+    atRest: valueOf(so.signs['running']) === 'no',
+    headHeldAt: null,
+    recovered: machine.recovered,
   });
   const sink = waterOut ?? air;
   const split = saturatedHead !== null && sink !== null ? saturatedHead - sink : null;
@@ -131,9 +137,6 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
           }),
     },
     observed: { ...read.observed, ...signs },
-    lacking: [
-      ...read.lacking,
-      ...(amps !== null && rated === null ? [{ reading: 'amps' as const, needs: 'rated' as const }] : []),
-    ],
+    lacking: read.lacking,
   };
 }

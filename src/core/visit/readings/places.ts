@@ -75,6 +75,7 @@ const SIGN_AT = {
   evaporatorFan: ['evaporator'],
   drierDrop: ['drier'],
   solenoidCold: ['solenoid'],
+  restClimb: ['compressor'],
 } as const satisfies Partial<Record<Reading, readonly PartTypeName[]>>;
 
 export type SignName = keyof typeof SIGN_AT;
@@ -93,7 +94,7 @@ export const CIRCUMSTANCE_NAMES = Object.keys(CIRCUMSTANCES) as Circumstance[];
 export type PlaceName = NumberName | SignName | Circumstance;
 
 /** Signs that a change of charge makes old. */
-const SIGNS_SPOILED: readonly string[] = ['sightGlass', 'frost', 'drierDrop'];
+const SIGNS_SPOILED: readonly string[] = ['sightGlass', 'frost', 'drierDrop', 'restClimb'];
 
 export const spoiledByGas = (name: string): boolean =>
   isNumberName(name) ? NUMBER_PLACES[name].spoiledByGas : SIGNS_SPOILED.includes(name);

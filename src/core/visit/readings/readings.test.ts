@@ -84,7 +84,7 @@ describe('the series', () => {
 
 describe('figures', async () => {
   const table = await loadSaturation('R-134a');
-  const machine = { table, atmosphere: ATMOSPHERE, difference: 10 / 1.8, split: 30 / 1.8 };
+  const machine = { table, atmosphere: ATMOSPHERE, difference: 10 / 1.8, split: 30 / 1.8, recovered: null };
   const figures = (numbers: object) => figuresOf(latestReadings(entriesOf(read(numbers))), machine);
   const degrees = (kelvins: number | null) => (kelvins ?? NaN) * 1.8;
 

@@ -4,12 +4,13 @@ import type { CauseName } from '../../../core/judge/causes';
 import { type Judgement, judge } from '../../../core/judge/rank';
 import type { Reading } from '../../../core/judge/readings';
 import type { Figures } from '../../../core/visit/readings/figures';
+import { machineKindOf } from '../../../core/visit/circuit/machineKindOf';
 import { type PlaceName, partOfPlace } from '../../../core/visit/readings/places';
 import { carrying } from '../../../core/visit/notes';
 import { CAUSE_WORDS } from '../../../words/judge';
-import { NUMBER_WORDS, placeWords } from '../../../words/readings';
+import { lackingWords, placeWords } from '../../../words/readings';
 import { noteForm } from '../../../record/forms';
-import { Causes } from '../../calculators/parts/Causes';
+import { Causes, HowSure } from '../../calculators/parts/Causes';
 import { useTable } from '../../data/useTable';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
@@ -25,8 +26,14 @@ import { useVisit } from '../visitContext';
 const LEADING = 3;
 
 /** Where a reading of the judge is taken: superheat at the suction line, subcooling at the liquid line. */
-const placeOf = (reading: Reading): PlaceName =>
-  reading === 'superheat' ? 'suctionLine' : reading === 'subcooling' ? 'liquidLine' : reading;
+const placeOf = (reading: Reading): PlaceName | null =>
+  reading === 'superheat'
+    ? 'suctionLine'
+    : reading === 'subcooling'
+      ? 'liquidLine'
+      : reading === 'recovered'
+        ? null
+        : reading;
 
 export function JudgeStep() {
   const { view } = useVisit();
@@ -40,10 +47,16 @@ function Judged({ figures }: { figures: Figures }) {
   const { map } = useVisit();
   const round = useReadingRound();
   const [looked, setLooked] = useState<CauseName | null>(null);
-  const judgement = judge(figures.observed);
+  const judgement = judge(figures.observed, machineKindOf(map));
+  const next = judgement.next && placeOf(judgement.next.reading);
   const cause = judgement.ranked.find((each) => each.cause === looked) ?? null;
   const partsOf = (readings: readonly { reading: Reading }[]) =>
-    new Set(readings.flatMap(({ reading }) => partOfPlace(map, placeOf(reading))?.id ?? []));
+    new Set(
+      readings.flatMap(({ reading }) => {
+        const place = placeOf(reading);
+        return (place && partOfPlace(map, place)?.id) ?? [];
+      }),
+    );
   const speaking = { for: partsOf(cause?.reasonsFor ?? []), against: partsOf(cause?.reasonsAgainst ?? []) };
   const nothing = Object.keys(figures.observed).length === 0;
   return (
@@ -52,16 +65,16 @@ function Judged({ figures }: { figures: Figures }) {
       <Lacking figures={figures} round={round} />
       <VisitDrawing
         label="The machine, with what speaks for a cause and against it"
-        asked={judgement.next ? [placeOf(judgement.next.reading)] : []}
+        asked={next ? [next] : []}
         round={round}
         shown={(part) => ({
           lit: speaking.for.has(part.id) ? 'for' : speaking.against.has(part.id) ? 'against' : null,
         })}
       />
-      {judgement.next && (
+      {next && (
         <MainAction>
-          <Button weight="main" onClick={() => judgement.next && round.read(placeOf(judgement.next.reading))}>
-            Read next: {placeWords(placeOf(judgement.next.reading)).toLowerCase()}
+          <Button weight="main" onClick={() => round.read(next)}>
+            Read next: {placeWords(next).toLowerCase()}
           </Button>
         </MainAction>
       )}
@@ -110,6 +123,7 @@ function Leading({
           Nothing that speaks was read yet: the causes stand as often as they are met.
         </p>
       )}
+      <HowSure judgement={judgement} />
       <ol>
         {judgement.ranked.slice(0, LEADING).map(({ cause, share }, index) => (
           <li key={cause}>
@@ -143,12 +157,10 @@ function Lacking({ figures, round }: { figures: Figures; round: Round }) {
   if (figures.lacking.length === 0) return null;
   return (
     <ul className="mb-2" aria-label="Readings that cannot speak yet">
-      {figures.lacking.map(({ reading, needs }) => (
-        <li key={reading} className="flex flex-wrap items-center gap-x-3 border-l-4 border-ochre pl-3">
-          <span>
-            ◐ {NUMBER_WORDS[reading]} says nothing without {NUMBER_WORDS[needs].toLowerCase()}.
-          </span>
-          <Button weight="quiet" className="-ml-4" onClick={() => round.read(needs)}>
+      {figures.lacking.map((each) => (
+        <li key={each.reading} className="flex flex-wrap items-center gap-x-3 border-l-4 border-ochre pl-3">
+          <span>◐ {lackingWords(each)}</span>
+          <Button weight="quiet" className="-ml-4" onClick={() => round.read(each.needs)}>
             Read it
           </Button>
         </li>
