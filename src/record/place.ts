@@ -17,16 +17,21 @@ export interface FormPlace {
   labels: LeakLabels;
 }
 
+/** Pa absolute at a site; at sea level where its height is not known, or is none. */
+export function atmosphereOf(site: Pick<Site, 'altitudeM'>): number {
+  const air = atmosphereAt(site.altitudeM ?? 0);
+  return air.ok ? air.value : SEA_LEVEL_PA;
+}
+
 export function placeOf(
   mass: MassUnit,
   site: Pick<Site, 'packs' | 'altitudeM'>,
   labels: LeakLabels = new Map(),
 ): FormPlace {
-  const air = atmosphereAt(site.altitudeM ?? 0);
   return {
     mass,
     system: unitSystemOf(site),
-    atmosphere: air.ok ? air.value : SEA_LEVEL_PA,
+    atmosphere: atmosphereOf(site),
     instruments: [],
     labels,
   };

@@ -1,5 +1,6 @@
 /** Days as people say them. */
 import { type Day, civil, dayOf } from '../core/quantity/day';
+import { dayAt } from '../core/quantity/zone';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const WEEKDAYS = ['Thu', 'Fri', 'Sat', 'Sun', 'Mon', 'Tue', 'Wed'];
@@ -40,6 +41,10 @@ export function instantWords(at: string): string {
   const two = (number: number): string => String(number).padStart(2, '0');
   return `${String(instant.getDate())} ${MONTHS[instant.getMonth()] ?? ''} ${String(instant.getFullYear())}, ${two(instant.getHours())}:${two(instant.getMinutes())}`;
 }
+
+/** `23 Nov 2026, 14:05`, by the clock of the site. */
+export const instantAtSite = (at: string, timeZone: string): string =>
+  `${dayWords(dayAt(Date.parse(at), timeZone))}, ${clockWords(at, timeZone)}`;
 
 /** `14:32`, by the clock of the site. */
 export const clockWords = (at: string, timeZone: string): string =>

@@ -64,8 +64,11 @@ export function fieldChanges(table: string, before: Row | null, after: Row, name
 }
 
 /** What a row is called in a list of changes. */
+/** What is sealed beside the tables that people put right. */
+const OTHER_THINGS: Readonly<Record<string, string>> = { figures: 'own figure', issued: 'document issued' };
+
 export function rowTitle({ table, row, id }: Pick<Revision, 'table' | 'row' | 'id'>): string {
-  const said = (row as Row)['name'] ?? (row as Row)['serial'];
-  const thing = table === 'figures' ? 'own figure' : isRowTable(table) ? ROW_FORMS[table].thing : table;
+  const said = (row as Row)['name'] ?? (row as Row)['serial'] ?? (row as Row)['number'];
+  const thing = isRowTable(table) ? ROW_FORMS[table].thing : (OTHER_THINGS[table] ?? table);
   return `${thing} ${typeof said === 'string' && said !== '' ? said : table === 'figures' ? id : ''}`.trim();
 }

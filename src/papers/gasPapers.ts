@@ -1,0 +1,216 @@
+/** Papers about the charge of a machine: how it was determined, what moved with the seasons, and the chronic leaker's report. */
+import { dayText, newYearsDay } from '../core/quantity/day';
+import { type Mass, type MassSystem, grams, massText } from '../core/quantity/mass';
+import { CHRONIC_PERCENT } from '../core/rules/definitions';
+import { valueOn } from '../core/rules/figure';
+import { PERCENT_SCALE } from '../core/rules/leakRate';
+import type { FoldedMachine } from '../record/foldedMachine';
+import { FULL_CHARGE_WORDS } from '../words/codes';
+import { dateWords, dayWords } from '../words/dates';
+import { percentText } from '../words/rod';
+import { massWords } from '../words/weights';
+import { type Beside, machineFacts, partyFacts, personFacts, personName } from './beside';
+import { correctionsBlock, correctionsOf } from './corrections';
+import { datedLine } from './lines';
+import { additionsTable } from './machineRecord';
+import { type Block, type Line, type Paper, absent, linesOf, present, tableOr, wideBlock } from './paper';
+import type { Entry } from '../core/logbook/entry';
+
+function frame(
+  view: FoldedMachine,
+  beside: Beside,
+  tells: (entry: Entry) => boolean,
+  paper: { title: string; about: string; blocks: readonly (Block | null)[] },
+): Paper {
+  const { machine, standing } = view;
+  const corrections = correctionsOf(
+    machine.entries,
+    (entry) => entry.applianceId === machine.appliance.id && tells(entry),
+  );
+  return {
+    title: paper.title,
+    subject: `${machine.site.name} · ${machine.appliance.name}${paper.about}`,
+    asOf: view.today,
+    facts: [
+      ...partyFacts(view, beside),
+      ...machineFacts(view),
+      ...personFacts(
+        beside.people,
+        standing.history.entries.filter(({ entry }) => tells(entry)).map(({ entry }) => entry.by),
+      ),
+    ],
+    blocks: present(...paper.blocks, correctionsBlock('Corrections', corrections, view, beside)),
+    corrections: corrections.length,
+  };
+}
+
+/** As it was written down, and in the units of the machine where those are others. */
+function asWritten(mass: Mass, system: MassSystem): string {
+  const written = `${String(mass.value)} ${mass.unit}`;
+  const shown = massWords(mass, system);
+  return shown.startsWith(written) ? shown : `${written} (${shown})`;
+}
+
+/** Every determination, with method, author and evidence; the last is in force. */
+export function fullCharge(view: FoldedMachine, beside: Beside): Paper {
+  const { standing, system } = view;
+  const { fullCharges } = standing.history;
+  return frame(view, beside, ({ kind }) => kind === 'fullChargeSet', {
+    title: 'Determination of the full charge',
+    about: '',
+    blocks: [
+      wideBlock(
+        'Determinations',
+        tableOr(
+          'No full charge is determined: no leak rate can be given.',
+          'Determinations of the full charge',
+          ['Day', 'Full charge', 'Method', 'By', 'Evidence', 'In force'],
+          fullCharges.map(({ entry, grams: counts }, index) => [
+            dateWords(entry.on),
+            entry.method === 'range' && entry.low && entry.high
+              ? `${asWritten(entry.low, system)} to ${asWritten(entry.high, system)}; ${massText(grams(counts), system)}, the middle, counts`
+              : entry.mass
+                ? asWritten(entry.mass, system)
+                : massText(grams(counts), system),
+            FULL_CHARGE_WORDS[entry.method],
+            personName(beside.people, entry.by),
+            [entry.note, entry.attachments?.length ? `${String(entry.attachments.length)} attached` : null]
+              .filter(Boolean)
+              .join('; ') || 'none recorded',
+            index === fullCharges.length - 1
+              ? `since ${dateWords(entry.on)}`
+              : `until ${dateWords(fullCharges[index + 1]?.entry.on ?? entry.on)}`,
+          ]),
+        ),
+      ),
+    ],
+  });
+}
+
+const isSeasonal = (entry: Entry): boolean =>
+  (entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered') && entry.reason === 'seasonal';
+
+/** What was taken out and put back with the seasons, and what is still out. */
+export function seasonalMoves(view: FoldedMachine, beside: Beside): Paper {
+  const { standing, system } = view;
+  const moves = standing.history.gas.filter(({ entry }) => isSeasonal(entry));
+  const out: Line[] = standing.balances.seasonal.map(({ day, grams: left }) => ({
+    label: `Out since ${dayWords(day)}:`,
+    words: massText(grams(left), system),
+  }));
+  return frame(view, beside, isSeasonal, {
+    title: 'Seasonal moves of refrigerant',
+    about: '',
+    blocks: [
+      wideBlock(
+        'Moves',
+        tableOr(
+          'No seasonal move is recorded.',
+          'Seasonal moves',
+          ['Day', 'Taken out', 'Put back', 'By', 'Note'],
+          moves.map(({ entry }) => {
+            if (entry.kind === 'retrofitted') return [];
+            const mass = entry.mass
+              ? massWords(entry.mass, system)
+              : `not weighed: ${entry.massUnknown ?? ''}`;
+            const added = entry.kind === 'refrigerantAdded';
+            return [
+              dateWords(entry.on),
+              added ? '–' : mass,
+              added ? mass : '–',
+              personName(beside.people, entry.by),
+              entry.note ?? '–',
+            ];
+          }),
+        ),
+      ),
+      wideBlock(
+        'Still out',
+        linesOf(out.length > 0 ? out : [{ words: 'Nothing: all that was taken out is back.' }]),
+      ),
+    ],
+  });
+}
+
+/** A year in which a machine lost 125 % of its charge or more: every addition, the sum, and what was done about it. */
+export function chronicReport(view: FoldedMachine, year: number, beside: Beside): Paper {
+  const { standing, system } = view;
+  const of = standing.years.find((each) => each.year === year);
+  const [from, to] = [dayText(newYearsDay(year)), dayText(newYearsDay(year + 1))];
+  const inYear = (entry: Entry): boolean => entry.on >= from && entry.on < to;
+  const GAS = ['refrigerantAdded', 'refrigerantRecovered'];
+  const EFFORTS = [
+    'leakFound',
+    'leakRepaired',
+    'verificationTest',
+    'leakInspection',
+    'planFiled',
+    'planCompleted',
+    'retrofitted',
+    'retired',
+  ];
+  const efforts = standing.history.entries.filter(
+    ({ entry }) => inYear(entry) && EFFORTS.includes(entry.kind),
+  );
+  const limit = valueOn(CHRONIC_PERCENT, newYearsDay(year));
+  const lost = of ? massText(grams(of.net), system) : massText(0, system);
+  const share = of?.millionths == null ? null : percentText(of.millionths / PERCENT_SCALE);
+  const unknown = of?.unknownAdditions ?? 0;
+  return frame(view, beside, (entry) => inYear(entry) && [...GAS, ...EFFORTS].includes(entry.kind), {
+    title: `Report of refrigerant lost in ${String(year)}`,
+    about: ` · ${String(year)}`,
+    blocks: [
+      wideBlock(
+        'The year',
+        linesOf([
+          { label: 'Counts as lost:', words: lost },
+          {
+            label: 'Share of the full charge:',
+            words:
+              share ?? (of ? 'cannot be judged: full charge not known' : 'nothing was added that counts'),
+          },
+          {
+            label: `${String(limit)} % or more:`,
+            words:
+              of?.millionths == null
+                ? of
+                  ? 'cannot be judged: full charge not known'
+                  : 'no'
+                : of.chronic
+                  ? `yes: a report is due on 1 March ${String(year + 1)} under the rules that ask for it`
+                  : unknown > 0
+                    ? 'not by what was weighed; more may have been lost'
+                    : 'no',
+            weight: 'strong',
+          },
+          ...(unknown > 0
+            ? [
+                {
+                  label: 'Not weighed:',
+                  words: `on ${String(unknown)} ${unknown === 1 ? 'day' : 'days'} gas was added that nobody weighed; the figures above hold only what was weighed`,
+                  weight: 'warning' as const,
+                },
+              ]
+            : []),
+        ]),
+      ),
+      wideBlock('Additions', additionsTable(standing, of?.additions ?? [], system)),
+      wideBlock(
+        'Gas added and recovered',
+        linesOf(
+          standing.history.gas
+            .filter(({ entry }) => inYear(entry) && GAS.includes(entry.kind))
+            .map(({ entry }) => datedLine(entry, view, beside)),
+        ),
+      ),
+      wideBlock(
+        'What was done about it',
+        linesOf(
+          efforts.length === 0
+            ? [absent('nothing is recorded')]
+            : efforts.map(({ entry }) => datedLine(entry, view, beside)),
+        ),
+      ),
+    ],
+  });
+}

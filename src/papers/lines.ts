@@ -1,0 +1,55 @@
+/** Entries as lines of a paper, in the words of their records: nothing of a screen, no id, no name of a file. */
+import type { Entry } from '../core/logbook/entry';
+import type { DatedEntry } from '../core/logbook/order';
+import { type Running, isTest, weakIn } from '../core/visit/evidence';
+import { dateWords } from '../words/dates';
+import { weakWords } from '../words/leaks';
+import type { FoldedMachine } from '../record/foldedMachine';
+import { entryTitle, sentenceOf } from '../record/sentence';
+import { personName } from './beside';
+import type { Beside } from './beside';
+import { type Line, NOT_RECORDED } from './paper';
+
+type Of = Pick<FoldedMachine, 'system' | 'names'>;
+
+/** The sentence of an entry; what is attached is counted, for its files have no names that say anything. */
+export function said(entry: Entry, { system, names }: Of): string {
+  const attached = entry.attachments?.length ?? 0;
+  const { attachments: _, ...rest } = entry;
+  return [
+    sentenceOf(rest as Entry, system, names),
+    attached > 0 && `${String(attached)} ${attached === 1 ? 'file' : 'files'} attached`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What was done and how, with its note, and what weakens it where it is a test. */
+export function entryLine(entry: Entry, view: Of, running?: Running): Line {
+  const words = said(entry, view);
+  const note = entry.note ? ` “${entry.note}”` : '';
+  const weak = running && isTest(entry) ? weakWords(weakIn(entry, running)) : null;
+  const but = weak ? { but: weak.words } : {};
+  return words === ''
+    ? { words: `${entryTitle(entry)}${note}`, ...but }
+    : { label: `${entryTitle(entry)}:`, words: `${words}${note}`, ...but };
+}
+
+/** The same with its day and who did it. */
+export function datedLine(entry: Entry, view: Of, beside: Pick<Beside, 'people'>): Line {
+  return {
+    label: dateWords(entry.on),
+    words: `${entryTitle(entry)}${said(entry, view) === '' ? '' : `: ${said(entry, view)}`}${entry.note ? ` “${entry.note}”` : ''}; ${personName(beside.people, entry.by)}`,
+  };
+}
+
+/** Rows of a table of entries: day, what, by whom, note. */
+export const ENTRY_HEAD = ['Day', 'What', 'By', 'Note'] as const;
+export const entryRow = ({ entry }: DatedEntry, view: Of, beside: Pick<Beside, 'people'>): string[] => [
+  dateWords(entry.on),
+  [entryTitle(entry), said(entry, view)].filter(Boolean).join(': '),
+  personName(beside.people, entry.by),
+  [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? NOT_RECORDED}`]
+    .filter(Boolean)
+    .join('; ') || '–',
+];

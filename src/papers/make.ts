@@ -1,0 +1,205 @@
+/** Makes the papers that are asked for, from whatever holds the record: a logbook file or the database. */
+import type { PaperRequest } from '../contract/papers';
+import type { Entry } from '../core/logbook/entry';
+import { deadIds } from '../core/logbook/order';
+import type { PackId } from '../core/logbook/packNames';
+import { type Day, dayOf, dayText, newYearsDay } from '../core/quantity/day';
+import { loadSaturation } from '../core/refrigerant/tables';
+import { type Result, ok, refused } from '../core/result';
+import { visitRecord } from '../core/visit/visitRecord';
+import { type FoldedMachine, type MachineRows, foldedMachine } from '../record/foldedMachine';
+import { PACK_WORDS } from '../words/codes';
+import { dateWords } from '../words/dates';
+import { bottlesIn } from '../words/names';
+import type { Beside } from './beside';
+import { type Answers, PLAN_ASKS, extension, inspection, plan } from './entryPapers';
+import { chronicReport, fullCharge, seasonalMoves } from './gasPapers';
+import { leakRepairFile } from './leakRepairFile';
+import { WHOLE, machineRecord } from './machineRecord';
+import { type Made, type Records, isAfter, made } from './made';
+import type { Paper } from './paper';
+import { serviceRecord } from './serviceRecord';
+import { type MachineYear, machineYear, yearlyReport } from './yearlyReport';
+
+type Outcome = Result<Made, string>;
+
+export async function makePapers(
+  request: PaperRequest,
+  records: Records,
+  answers: Answers = {},
+): Promise<Outcome> {
+  if (request.document === 'serviceRecord') return serviceRecords(request, records);
+  if (request.document === 'yearly') return yearly(request, records);
+  const machineId = request.machine ?? (await records.machineOfEntry(request.entry ?? ''));
+  if (machineId === null) return refused('The logbook has no such entry.');
+  const rows = await records.machine(machineId);
+  if (!rows) return refused('The logbook has no such machine.');
+  const { view, beside } = await folded(rows, records, request.asOf);
+  // What was answered for the owner stands in the owner's row.
+  const own = Object.fromEntries(Object.entries(answers).filter(([key]) => key in PLAN_ASKS));
+  const paper = paperOf(request, view, beside, own);
+  return paper.ok ? ok(made(request, [paper.value], [view], beside, own)) : paper;
+}
+
+function paperOf(
+  request: PaperRequest,
+  view: FoldedMachine,
+  beside: Beside,
+  answers: Answers,
+): Result<Paper, string> {
+  const { standing } = view;
+  switch (request.document) {
+    case 'machineRecord':
+      return ok(
+        machineRecord(view, beside, {
+          from: request.from === undefined ? WHOLE.from : dayOf(request.from),
+          to: request.to === undefined ? WHOLE.to : dayOf(request.to),
+        }),
+      );
+    case 'leakRepairFile': {
+      const opened = dayOf(request.opened ?? '');
+      const found = standing.cases.findLast(
+        ({ case: each }) => each.pack.id === request.pack && each.openedOn === opened,
+      );
+      return found
+        ? ok(leakRepairFile(view, found, beside))
+        : refused(
+            `No case of ${PACK_WORDS[request.pack as PackId]} opened on ${dateWords(request.opened ?? '')} on this machine.`,
+          );
+    }
+    case 'chronicReport':
+      return ok(chronicReport(view, request.year ?? 0, beside));
+    case 'fullCharge':
+      return ok(fullCharge(view, beside));
+    case 'seasonal':
+      return ok(seasonalMoves(view, beside));
+    default:
+      return ofEntry(request, view, beside, answers);
+  }
+}
+
+const ENTRY_KIND = { inspection: 'leakInspection', plan: 'planFiled', extension: 'extension' } as const;
+const ENTRY_NAME = {
+  inspection: 'leak inspection',
+  plan: 'plan',
+  extension: 'request for more time',
+} as const;
+
+function ofEntry(
+  { document, entry: id }: PaperRequest,
+  view: FoldedMachine,
+  beside: Beside,
+  answers: Answers,
+): Result<Paper, string> {
+  const kind = document as keyof typeof ENTRY_KIND;
+  const entry = view.standing.history.entries.find(({ entry: each }) => each.id === id)?.entry;
+  if (!entry)
+    return refused(
+      'This entry was corrected or voided, or lies after the day of the paper; name the one that stands.',
+    );
+  if (entry.kind !== ENTRY_KIND[kind]) return refused(`This entry is no ${ENTRY_NAME[kind]}.`);
+  switch (entry.kind) {
+    case 'leakInspection':
+      return ok(inspection(view, entry, beside));
+    case 'extension':
+      return ok(extension(view, entry, beside));
+    default:
+      return ok(plan(view, entry as Extract<Entry, { kind: 'planFiled' }>, beside, answers));
+  }
+}
+
+async function folded(
+  rows: MachineRows,
+  records: Records,
+  asOf: string | undefined,
+): Promise<{ view: FoldedMachine; beside: Beside }> {
+  const { site } = rows;
+  const day = asOf === undefined ? records.today(site.timezone) : dayOf(asOf);
+  const cylinders = await records.cylinders(bottlesIn(rows.entries));
+  const view = foldedMachine(rows, records.packs, day, cylinders);
+  return {
+    view,
+    beside: {
+      company: await records.company(),
+      owner: site.ownerId == null ? null : await records.owner(site.ownerId),
+      people: await records.people(),
+      table: await loadSaturation(view.standing.present.refrigerant.name).catch(() => null),
+    },
+  };
+}
+
+/** Every machine of the visit has its record, one after the other. */
+async function serviceRecords(request: PaperRequest, records: Records): Promise<Outcome> {
+  const visit = request.visit ?? '';
+  const ids = (await records.machinesOfVisit(visit)).filter(
+    (id) => request.machine === undefined || id === request.machine,
+  );
+  const papers: Paper[] = [];
+  const all: FoldedMachine[] = [];
+  let last: Beside | null = null;
+  for (const id of ids) {
+    const rows = await records.machine(id);
+    if (!rows) continue;
+    const { view, beside } = await folded(rows, records, request.asOf);
+    const { to } = visitRecord(view.standing.history.entries, visit);
+    if (to === null) continue;
+    // As of its last day: what was so when the technician left.
+    const then =
+      to < view.today ? { ...foldedMachine(rows, records.packs, to, []), names: view.names } : view;
+    papers.push(serviceRecord(then, visit, beside));
+    all.push(then);
+    last = beside;
+  }
+  return last === null
+    ? refused('The logbook has nothing of such a visit up to that day.')
+    : ok(made(request, papers, all, last, {}));
+}
+
+async function yearly(request: PaperRequest, records: Records): Promise<Outcome> {
+  const year = request.year ?? 0;
+  const pack = records.packs[request.pack as PackId];
+  const told: MachineYear[] = [];
+  const from: MachineRows[] = [];
+  let asOf: Day | null = null;
+  const owner = request.owner === undefined ? null : await records.owner(request.owner);
+  if (request.owner !== undefined && !owner) return refused('The logbook has no such owner.');
+  for await (const rows of records.machines()) {
+    if (owner && rows.site.ownerId !== owner.id) continue;
+    const end = (newYearsDay(year + 1) - 1) as Day;
+    const today = request.asOf === undefined ? records.today(rows.site.timezone) : dayOf(request.asOf);
+    const day = Math.min(end, today) as Day;
+    const of = machineYear(foldedMachine(rows, records.packs, day, []), pack.id, year);
+    asOf = Math.max(asOf ?? today, today) as Day;
+    if (!of) continue;
+    told.push(of);
+    from.push(rows);
+  }
+  if (asOf === null) return refused('The logbook has no machine that this report could tell of.');
+  told.sort((a, b) => (a.site + a.machine < b.site + b.machine ? -1 : 1));
+  const company = await records.company();
+  return ok({
+    request,
+    asOf: dayText(asOf),
+    machineId: null,
+    papers: [yearlyReport(pack, year, asOf, told, { company, owner })],
+    from: { company, owner, machines: from, asOf },
+    ownerId: owner?.id ?? null,
+    changedSince: (instant) => {
+      const count = from.flatMap(({ entries }) => entries).filter((entry) => isAfter(entry, instant)).length;
+      return count === 0 ? [] : [`${String(count)} entries were written or corrected since`];
+    },
+    pounds: pack.weighs === 'pounds',
+  });
+}
+
+/** Living machines of a visit among entries. */
+export function machinesOfVisitIn(entries: readonly Entry[], visit: string): string[] {
+  const dead = deadIds(entries);
+  return [
+    ...new Set(
+      entries.flatMap((entry) =>
+        entry.visitId === visit && !dead.has(entry.id) ? (entry.applianceId ?? []) : [],
+      ),
+    ),
+  ];
+}

@@ -1,0 +1,115 @@
+/** The readings of a visit before and after, with what each set amounts to; beside the table what it does not show. */
+import type { SaturationTable } from '../core/refrigerant/saturation';
+import { PHASES } from '../core/visit/notes';
+import { CIRCUMSTANCE_NAMES, NUMBER_NAMES, SIGN_NAMES } from '../core/visit/readings/places';
+import { type Taken, readingSeries, readingsOfPhase } from '../core/visit/readings/series';
+import type { Measured } from '../core/visit/stated';
+import { type ReadingsSoFar, type VisitRecord } from '../core/visit/visitRecord';
+import type { FoldedMachine } from '../record/foldedMachine';
+import { figuresFor, unitsOf } from '../record/readFigures';
+import { degreesApart } from '../words/amounts';
+import { clockWords } from '../words/dates';
+import { partWordsOf } from '../words/names';
+import { PHASE_WORDS, readingWords, signWords } from '../words/readings';
+import { measuredWords, statedWords } from '../words/stated';
+import { type Block, type Line, NOT_READ, NOT_RECORDED } from './paper';
+
+const COMPUTED = [
+  ['superheat', 'Superheat'],
+  ['subcooling', 'Subcooling'],
+  ['split', 'Condenser split'],
+  ['coilDifference', 'Box above the coil'],
+] as const;
+
+export interface SeriesTable {
+  head: readonly string[];
+  /** the name of a reading, and what it was in each phase */
+  rows: readonly (readonly string[])[];
+}
+
+const saidOf = (name: string, so: ReadingsSoFar): string | null =>
+  statedWords<Measured>(so.numbers[name], measuredWords) ??
+  statedWords<string>(so.signs[name], (value) => signWords(name, value));
+
+/** Readings by phase; null where nothing was read. */
+export function seriesTable(
+  view: FoldedMachine,
+  series: readonly Taken[],
+  table: SaturationTable | null,
+): SeriesTable | null {
+  const phases = PHASES.filter((phase) => series.some((taken) => taken.phase === phase));
+  if (phases.length === 0) return null;
+  const figures = figuresFor(view, table);
+  const columns = phases.map((phase) => {
+    const so = readingsOfPhase(series, phase);
+    return { so, figures: figures(so) };
+  });
+  const known: string[] = [...NUMBER_NAMES, ...SIGN_NAMES, ...CIRCUMSTANCE_NAMES];
+  // Another tool may have read what we have no place for.
+  const others = [...new Set(series.map((taken) => taken.name))].filter((name) => !known.includes(name));
+  const read = [...known, ...others].map((name) => ({
+    name: readingWords(name),
+    cells: columns.map(({ so }) => saidOf(name, so)),
+  }));
+  const computed = COMPUTED.map(([key, name]) => ({
+    name,
+    cells: columns.map(({ figures: of }) => {
+      const value = of?.[key] ?? null;
+      return value === null ? null : degreesApart(value, unitsOf(view));
+    }),
+  }));
+  return {
+    head: ['Reading', ...phases.map((phase) => PHASE_WORDS[phase])],
+    rows: [...read, ...computed]
+      .filter((row) => row.cells.some((cell) => cell !== null))
+      .map(({ name, cells }) => [name, ...cells.map((cell) => cell ?? NOT_READ)]),
+  };
+}
+
+/** Earlier readings of a phase, and those of other rooms. */
+function besideTable(view: FoldedMachine, series: readonly Taken[]): Line[] {
+  const shown = new Map(
+    series.filter((taken) => taken.part === null).map((taken) => [`${taken.name} ${taken.phase}`, taken]),
+  );
+  return series
+    .filter((taken) => shown.get(`${taken.name} ${taken.phase}`) !== taken)
+    .map((taken) => ({
+      label: `${[
+        PHASE_WORDS[taken.phase],
+        taken.at && clockWords(taken.at, view.machine.site.timezone),
+        taken.part !== null && partWordsOf(view.names, taken.part),
+      ]
+        .filter(Boolean)
+        .join(', ')}:`,
+      words: `${readingWords(taken.name)} ${
+        (taken.sign
+          ? statedWords<string>(taken.given, (value) => signWords(taken.name, value))
+          : statedWords<Measured>(taken.given, measuredWords)) ?? NOT_RECORDED
+      }`,
+    }));
+}
+
+export function readingsBlock(
+  view: FoldedMachine,
+  record: VisitRecord,
+  table: SaturationTable | null,
+): Block | null {
+  const series = readingSeries(record.entries);
+  const told = seriesTable(view, series, table);
+  if (told === null) return null;
+  const more = besideTable(view, series);
+  return {
+    title: 'Readings before and after',
+    wide: true,
+    contents: [
+      {
+        type: 'table',
+        caption: 'Readings before and after',
+        compares: true,
+        head: told.head,
+        rows: told.rows,
+      },
+      ...(more.length > 0 ? [{ type: 'lines' as const, lines: more, label: 'Read besides' }] : []),
+    ],
+  };
+}

@@ -1,0 +1,166 @@
+/** The yearly report of a pack: every machine that it covered in a year, its gas, rates, cases and inspections. */
+import type { PackId } from '../core/logbook/packNames';
+import { type Day, civil, dayText, newYearsDay } from '../core/quantity/day';
+import { type ExactGrams, NO_MASS, exactGrams, grams, massText } from '../core/quantity/mass';
+import { PERCENT_SCALE } from '../core/rules/leakRate';
+import type { Pack } from '../core/rules/pack';
+import type { FoldedMachine } from '../record/foldedMachine';
+import { PACK_WORDS } from '../words/codes';
+import { dayWords } from '../words/dates';
+import { percentText } from '../words/rod';
+import { type Beside, packVersionWords } from './beside';
+import { type Paper, linesOf, present, tableOr } from './paper';
+
+/** What the report says of one machine. */
+export interface MachineYear {
+  site: string;
+  machine: string;
+  cells: readonly string[];
+  exceeded: number;
+  chronic: boolean;
+  unknown: boolean;
+  corrections: number;
+}
+
+const coveredIn = ({ standing }: FoldedMachine, pack: PackId, from: Day, to: Day): boolean =>
+  standing.force.spells.some(
+    (spell, index) =>
+      spell.from <= to &&
+      (standing.force.spells[index + 1]?.from ?? Infinity) > from &&
+      spell.covering.some(({ id }) => id === pack),
+  );
+
+/** Null where the pack never covered it in that year. `view` is as of the end of the year, or of today. */
+export function machineYear(view: FoldedMachine, pack: PackId, year: number): MachineYear | null {
+  const { machine, standing, system } = view;
+  const [from, to] = [newYearsDay(year), (newYearsDay(year + 1) - 1) as Day];
+  if (!coveredIn(view, pack, from, to)) return null;
+  const inYear = (day: Day): boolean => day >= from && day <= to;
+  const sum = (kind: 'refrigerantAdded' | 'refrigerantRecovered'): string => {
+    let total: ExactGrams = NO_MASS;
+    let unknown = 0;
+    for (const { day, entry } of standing.history.gas) {
+      if (entry.kind !== kind || !inYear(day)) continue;
+      if (entry.mass) total = (total + exactGrams(entry.mass)) as ExactGrams;
+      else unknown += 1;
+    }
+    const words = massText(grams(total), system);
+    return unknown === 0 ? words : `${words}, and ${String(unknown)} times not weighed`;
+  };
+  const additions = standing.additions.filter(({ gasDay }) => inYear(gasDay.day));
+  const unjudged = additions.some(({ exceeds }) => exceeds[pack] === null || exceeds[pack] === undefined);
+  const exceeded = additions.filter(({ exceeds }) => exceeds[pack] === true).length;
+  const known = additions.flatMap(({ millionths }) => millionths ?? []);
+  const ofYear = standing.years.find((each) => each.year === year);
+  const cases = standing.cases.filter(
+    ({ case: each }) =>
+      each.pack.id === pack && each.openedOn <= to && (each.closedOn === null || each.closedOn >= from),
+  );
+  const charge = standing.present.fullCharge;
+  const unknown = additions.some(({ gasDay }) => gasDay.unknown) || charge === null;
+  return {
+    site: machine.site.name,
+    machine: machine.appliance.name,
+    cells: [
+      machine.site.name,
+      machine.appliance.name,
+      standing.present.refrigerant.name,
+      charge === null ? 'not known' : massText(grams(charge), system),
+      sum('refrigerantAdded'),
+      sum('refrigerantRecovered'),
+      known.length === 0
+        ? additions.length === 0
+          ? 'no addition'
+          : 'cannot be judged'
+        : `${percentText(Math.max(...known) / PERCENT_SCALE)}${known.length < additions.length ? ', one cannot be judged' : ''}`,
+      ofYear === undefined
+        ? '–'
+        : ofYear.millionths === null
+          ? 'cannot be judged'
+          : percentText(ofYear.millionths / PERCENT_SCALE),
+      `${String(exceeded)}${unjudged ? ', and some cannot be judged' : ''}`,
+      cases.map(({ case: each }) => dayWords(each.openedOn)).join(', ') || '–',
+      String(standing.history.inspections.filter(inYear).length),
+    ],
+    exceeded,
+    chronic: ofYear?.chronic ?? false,
+    unknown,
+    corrections: machine.entries.filter(
+      (entry) => entry.supersedes != null && entry.on >= dayText(from) && entry.on <= dayText(to),
+    ).length,
+  };
+}
+
+const HEAD = [
+  'Site',
+  'Machine',
+  'Refrigerant',
+  'Full charge',
+  'Added',
+  'Recovered',
+  'Highest rate',
+  'Lost of the charge in the year',
+  'Exceeded',
+  'Cases opened',
+  'Inspections',
+];
+
+export function yearlyReport(
+  pack: Pack,
+  year: number,
+  asOf: Day,
+  machines: readonly MachineYear[],
+  beside: Pick<Beside, 'company' | 'owner'>,
+): Paper {
+  const count = (of: (each: MachineYear) => boolean): number => machines.filter(of).length;
+  const complete = civil(asOf).year > year;
+  return {
+    title: `Yearly report ${String(year)}`,
+    subject: `${PACK_WORDS[pack.id]} · ${String(year)}`,
+    asOf,
+    facts: [
+      ['Rule', packVersionWords(pack)],
+      ['Contractor', beside.company?.name ?? 'not recorded'],
+      ...(beside.owner ? ([['Owner', beside.owner.name]] as const) : []),
+      ['Year', `${String(year)}${complete ? '' : `, up to ${dayWords(asOf)} only`}`],
+    ],
+    blocks: present(
+      {
+        title: 'In short',
+        wide: true,
+        contents: [
+          linesOf([
+            { label: 'Machines that it covered:', words: String(machines.length) },
+            {
+              label: 'Of these exceeded a limit at least once:',
+              words: String(count(({ exceeded }) => exceeded > 0)),
+            },
+            { label: 'Lost 125 % of the charge or more:', words: String(count(({ chronic }) => chronic)) },
+            ...(count(({ unknown }) => unknown) > 0
+              ? [
+                  {
+                    label: 'Cannot be judged whole:',
+                    words: `${String(count(({ unknown }) => unknown))}, for want of a weight or of the full charge`,
+                    weight: 'warning' as const,
+                  },
+                ]
+              : []),
+          ]),
+        ],
+      },
+      {
+        title: 'Machines',
+        wide: true,
+        contents: [
+          tableOr(
+            'No machine of this logbook was covered in that year.',
+            'Machines',
+            HEAD,
+            machines.map(({ cells }) => cells),
+          ),
+        ],
+      },
+    ),
+    corrections: machines.reduce((sum, { corrections }) => sum + corrections, 0),
+  };
+}

@@ -1,0 +1,83 @@
+/** Where a circuit stands on the drawing: everything is somewhere, nothing on top of another, whatever page is shown. */
+import { describe, expect, test } from 'vitest';
+import { LAYOUTS, circuitMap } from '../../core/visit/circuit/layouts';
+import { ownMap } from '../../core/visit/circuit/ownMap';
+import { ROUND, partOfPlace } from '../../core/visit/readings/places';
+import { COLUMNS, SECTIONS } from './layoutCells';
+import { drawn, pageOfPart, pagesOf } from './placing';
+
+const rooms = (count: number) => Array.from({ length: count }, (_, index) => `room ${String(index + 1)}`);
+
+describe.each(LAYOUTS)('the drawing of %s', (layout) => {
+  test.each([0, 1, 2, 6, 7, 14])('serving %i rooms', (count) => {
+    const map = circuitMap(layout, rooms(count));
+    const seen = new Set<string>();
+    for (let page = 0; page < pagesOf(map); page += 1) {
+      const shown = drawn(map, page);
+      const cells = new Set<string>();
+      for (const part of shown.parts) {
+        seen.add(part.id);
+        const cell = `${String(part.column)} ${String(part.row)}`;
+        expect(cells, `${part.id} stands on another part`).not.toContain(cell);
+        cells.add(cell);
+        expect(part.column).toBeGreaterThanOrEqual(0);
+        expect(part.column).toBeLessThan(COLUMNS);
+        expect(part.row).toBeLessThan(shown.rows);
+      }
+      // A pipe runs only between parts that are drawn.
+      const ids = new Set(shown.parts.map((part) => part.id));
+      for (const pipe of shown.pipes) for (const id of pipe.through) expect(ids).toContain(id);
+    }
+    // Every part of the circuit stands on one of the pages.
+    expect([...seen].sort()).toEqual(map.parts.map((part) => part.id).sort());
+    for (const part of map.parts)
+      expect(drawn(map, pageOfPart(map, part.id)).parts.map((each) => each.id)).toContain(part.id);
+  });
+});
+
+describe.each(LAYOUTS)('values on the drawing of %s', (layout) => {
+  const map = circuitMap(layout, rooms(2));
+  const shown = drawn(map);
+  test('each place of the round has its box, within the drawing and on no part of its rows', () => {
+    for (const place of ROUND) {
+      const part = partOfPlace(map, place);
+      const slot = part && shown.slotOf(place, part.id);
+      // The box of a rack's circuit is told below the drawing: its row is as high as its parts.
+      if (!slot) expect(part?.id).toMatch(/^circuit/);
+      if (!slot) continue;
+      const [column, row, width] = slot;
+      expect(column).toBeGreaterThanOrEqual(0);
+      expect(column + width).toBeLessThanOrEqual(COLUMNS);
+      for (const each of shown.parts.filter((other) => other.row === row)) {
+        // The middle half of a cell is its glyph.
+        const apart = each.column + 0.75 <= column || each.column + 0.25 >= column + width;
+        expect(apart, `${place} lies on ${each.id}`).toBe(true);
+      }
+    }
+  });
+});
+
+test.each(Object.entries(SECTIONS))('no two values of %s lie on each other', (_, { slots, rows }) => {
+  const all = Object.entries(slots);
+  for (const [name, [column, row, width]] of all) {
+    expect(row, name).toBeLessThan(rows);
+    for (const [other, [from, at, wide]] of all)
+      if (other !== name && at === row)
+        expect(column + width <= from || from + wide <= column, `${name} lies on ${other}`).toBe(true);
+  }
+});
+
+test('a part of its own stands in a free cell near its neighbour', () => {
+  const added = Array.from({ length: 6 }, (_, index) => ({
+    id: `own${String(index)}`,
+    type: 'accumulator',
+    beside: 'suctionLine',
+  }));
+  const { parts, pipes, rows } = drawn(ownMap(circuitMap('split', ['box']), { added }));
+  const cells = parts.map((part) => `${String(part.column)} ${String(part.row)}`);
+  expect(new Set(cells).size).toBe(cells.length);
+  for (const part of parts) expect(part.row).toBeLessThan(rows);
+  expect(
+    pipes.filter((pipe) => pipe.through[0] === 'suctionLine' && pipe.through[1]?.startsWith('own')),
+  ).toHaveLength(6);
+});

@@ -1,0 +1,33 @@
+/** A spreadsheet as it was read: cells with what they are, nothing understood yet. */
+
+export interface Cell {
+  /** as it stands there; a number with a point, a date as YYYY-MM-DD */
+  text: string;
+  type: 'text' | 'number' | 'date';
+  /** its value was computed from others: what it would be elsewhere nobody knows */
+  formula?: true;
+}
+
+export interface SheetRow {
+  /** as the spreadsheet counts it */
+  number: number;
+  cells: readonly Cell[];
+}
+
+export interface Sheet {
+  name: string;
+  rows: readonly SheetRow[];
+}
+
+export const EMPTY_CELL: Cell = { text: '', type: 'text' };
+export const textCell = (text: string): Cell => ({ text: text.trim(), type: 'text' });
+export const isBlank = ({ text }: Cell): boolean => text.trim() === '';
+
+/** Two names with the same key are one name: case, accents, points and spaces aside. */
+export const nameKey = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();

@@ -1,0 +1,126 @@
+/** Lists of sites, people and bottles. What is there already is recognised by its name. */
+import { PACK_IDS, type PackId } from '../core/logbook/packNames';
+import type { Cylinder, Person, Site } from '../core/logbook/tables';
+import { isTimezone } from '../core/quantity/zone';
+import { PACK_WORDS } from '../words/codes';
+import { nameKey } from './cells';
+import type { RowReading } from './reading';
+import { filled, gas, named, typed } from './rowTools';
+import { type Intake, type Read, findOne, idFrom, understood } from './understood';
+
+function packsIn(text: string): PackId[] | null {
+  const parts = text
+    .split(/[,;/+]| and /)
+    .map((part) => part.trim())
+    .filter(Boolean);
+  const packs = parts.map((part) =>
+    PACK_IDS.find((id) => nameKey(id) === nameKey(part) || nameKey(PACK_WORDS[id]) === nameKey(part)),
+  );
+  return packs.every((pack) => pack !== undefined) ? packs : null;
+}
+
+const ownerOf = (reading: RowReading, { lookups }: Intake): string | null =>
+  reading.text('ownerId') === ''
+    ? null
+    : (findOne(
+        reading,
+        'ownerId',
+        'owner',
+        lookups.owners.get(reading.text('ownerId')),
+        lookups.owners.nearest(reading.text('ownerId')),
+        'Add the owner under Company first, or leave the cell empty.',
+      )?.id ?? null);
+
+export const readSite: Read = (reading, sheet, intake) => {
+  const { lookups, mapping } = intake;
+  const name = named(reading, 'name');
+  const known = lookups.sites.get(name).length > 0;
+  const timezone =
+    reading.choice(
+      'timezone',
+      (text) => (isTimezone(text.trim()) ? text.trim() : null),
+      'Write it as America/Chicago.',
+    ) ??
+    mapping.newSites?.timezone ??
+    null;
+  if (!known && timezone === null && reading.text('timezone') === '')
+    reading.fault('timezone', 'is missing', 'Say the time zone of new sites, such as America/Chicago.');
+  const packs =
+    reading.choice('packs', packsIn, `Use ${PACK_IDS.join(', ')}, with commas between.`) ??
+    mapping.newSites?.packs ??
+    [];
+  const altitudeM = reading.number('altitudeM');
+  const site = {
+    id: idFrom('site', nameKey(name)),
+    name,
+    timezone,
+    packs,
+    ...filled({
+      altitudeM,
+      address: reading.text('address'),
+      country: reading.text('country'),
+      access: reading.text('access'),
+      ownerId: ownerOf(reading, intake),
+    }),
+  } as Site;
+  if (!known && reading.faults.length === 0) lookups.addSite(site);
+  return understood(reading, sheet, {
+    words: `Site ${name}`,
+    known,
+    rows: [{ table: 'sites', id: site.id, row: site }],
+  });
+};
+
+export const readPerson: Read = (reading, sheet, { lookups }) => {
+  const name = named(reading, 'name');
+  const known = lookups.people.get(name).length > 0;
+  const certificate = filled({
+    scheme: reading.text('certificates.scheme'),
+    number: reading.text('certificates.number'),
+    expires: reading.day('certificates.expires'),
+  });
+  const person = {
+    id: idFrom('person', nameKey(name)),
+    name,
+    ...filled({ role: reading.text('role') }),
+    certificates: Object.keys(certificate).length > 0 ? [certificate] : [],
+  } as Person;
+  if (!known && reading.faults.length === 0) lookups.people.add(person);
+  return understood(reading, sheet, {
+    words: `${name}${person.role ? `, ${person.role}` : ''}${reading.text('certificates.number') ? `, certificate ${reading.text('certificates.number')}` : ''}`,
+    known,
+    rows: [{ table: 'people', id: person.id, row: person }],
+  });
+};
+
+export const readCylinder: Read = (reading, sheet, intake) => {
+  const { lookups } = intake;
+  const serial = named(reading, 'serial');
+  const known = lookups.cylinders.get(serial).length > 0;
+  const refrigerant = gas(reading);
+  const purpose = reading.choice(
+    'purpose',
+    (text) => (['virgin', 'recovery', 'mixed'] as const).find((each) => nameKey(text).includes(each)) ?? null,
+    'Use virgin, recovery or mixed.',
+  );
+  const tare = reading.text('tare') === '' ? null : reading.amount('tare');
+  const cylinder = {
+    id: idFrom('cylinder', nameKey(serial)),
+    serial,
+    refrigerant,
+    ...filled({
+      purpose,
+      tare,
+      waterCapacityL: reading.number('waterCapacityL'),
+      ownerId: ownerOf(reading, intake),
+      retestOn: reading.day('retestOn'),
+      place: reading.text('place'),
+    }),
+  } as Cylinder;
+  if (!known && reading.faults.length === 0) lookups.cylinders.add(cylinder);
+  return understood(reading, sheet, {
+    words: `Bottle ${serial}, ${refrigerant ?? ''}${tare ? `, tare ${typed(tare)}` : ''}`,
+    known,
+    rows: [{ table: 'cylinders', id: cylinder.id, row: cylinder }],
+  });
+};
