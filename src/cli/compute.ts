@@ -12,6 +12,13 @@ import { logbookStandings } from '../core/rules/standingDocument';
 
 const EXIT_BAD_INPUT = 2;
 const USAGE = 'usage: compute -- FILE … | @LIST --as-of YYYY-MM-DD';
+const HELP = `The standing of every machine of a logbook on a day: rates, cases, duties, room.
+
+  npm run --silent compute -- FILE … | @LIST --as-of YYYY-MM-DD
+
+One file: one JSON document. Several, or @LIST with one path a line: one document a line, each with its file.
+Exit 0: all were computed. Exit 2: a file is bad; its errors stand on standard error with their paths.
+`;
 
 function documentOf(
   path: string,
@@ -49,9 +56,13 @@ function usageError(message: string): never {
 function argumentsOf(): { names: string[]; asOf: Day } {
   try {
     const { values, positionals } = parseArgs({
-      options: { 'as-of': { type: 'string' } },
+      options: { 'as-of': { type: 'string' }, help: { type: 'boolean' } },
       allowPositionals: true,
     });
+    if (values.help) {
+      process.stdout.write(HELP);
+      process.exit(0);
+    }
     const asOf = parseDay(values['as-of'] ?? '');
     if (asOf === null) usageError('--as-of needs a date that exists, written YYYY-MM-DD.');
     if (positionals.length === 0) usageError('Name a logbook file.');

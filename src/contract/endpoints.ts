@@ -2,6 +2,11 @@
 import { z } from 'zod';
 import * as api from './api';
 import * as machines from './machines';
+import * as exports from './exports';
+import * as feeds from './feeds';
+import * as imports from './imports';
+import * as labels from './labels';
+import * as papers from './papers';
 import { rowAnswer, rowChanges, rowsChanged } from './rows';
 
 /** An answer that is no JSON document: a file, a picture, a long export. */
@@ -31,11 +36,17 @@ const get = <
   query: Query = nothing as unknown as Query,
 ) => ({ method: 'GET', path, query, body: null, answer, status: 200 }) as const;
 
-const post = <Path extends string, Body extends z.ZodType | typeof FILE, Answer extends z.ZodType>(
+const post = <
+  Path extends string,
+  Body extends z.ZodType | typeof FILE | null,
+  Answer extends z.ZodType,
+  Query extends z.ZodType = typeof nothing,
+>(
   path: Path,
   body: Body,
   answer: Answer,
-) => ({ method: 'POST', path, query: nothing, body, answer, status: 201 }) as const;
+  query: Query = nothing as unknown as Query,
+) => ({ method: 'POST', path, query, body, answer, status: 201 }) as const;
 
 export const ENDPOINTS = {
   clock: get('/clock', api.clockAnswer),
@@ -61,13 +72,32 @@ export const ENDPOINTS = {
   changes: get('/changes', api.changesAnswer, api.changesQuery),
   row: get('/rows/:table/:id', rowAnswer),
   verify: get('/verify', api.verifyAnswer),
-  logbook: get('/logbook', FILE),
+  papers: get('/papers', papers.issuedAnswer, papers.issuedQuery),
+  paperPreview: get('/papers/preview', papers.paperPreview, papers.paperRequest),
+  paperFile: get('/papers/:id/file', FILE),
+  logbook: get('/logbook', FILE, exports.exportQuery),
+  logbookZip: get('/logbook.zip', FILE, exports.exportQuery),
+  workbook: get('/workbook', FILE, exports.exportQuery),
+  tableFile: get('/tables/:table', FILE, exports.exportQuery),
   photo: get('/photos/:file', FILE),
   append: post('/entries', api.newEntries, api.appended),
   addMachine: post('/machines', machines.newMachine, api.appended),
   changeRows: post('/rows', rowChanges, rowsChanged),
   amend: post('/rules/amendments', api.newAmendment, api.newAmendment),
   storePhoto: post('/photos', FILE, api.storedPhoto),
+  feeds: get('/feeds', feeds.feedsAnswer),
+  makeFeed: post('/feeds', feeds.newFeed, feeds.feedRow),
+  withdrawFeed: post('/feeds/:id/withdraw', null, feeds.feedRow),
+  calendar: get('/calendars/:file', FILE),
+  labels: get('/labels', FILE, labels.labelsQuery),
+  imports: get('/imports', imports.importsAnswer, imports.importsQuery),
+  importState: get('/imports/:id', imports.importState),
+  sendImportFile: post('/imports/files', FILE, imports.storedFile, imports.fileQuery),
+  beginImport: post('/imports', imports.newImport, imports.importState),
+  stopImport: post('/imports/:id/stop', null, imports.importState),
+  writeImport: post('/imports/:id/write', imports.writeImport, imports.importState),
+  undoImport: post('/imports/:id/undo', imports.undoImport, imports.importedRow),
+  issuePaper: post('/papers', papers.newIssue, papers.issuedRow),
 } as const satisfies Record<string, Endpoint>;
 
 export type Endpoints = typeof ENDPOINTS;
@@ -82,7 +112,10 @@ export type AnswerOf<Name extends DocumentName> = z.infer<Extract<Endpoints[Name
 /** What is written behind the question mark, before defaults fill in. */
 export type QueryOf<Name extends EndpointName> = z.input<Endpoints[Name]['query']>;
 export type QueryRead<Name extends EndpointName> = z.infer<Endpoints[Name]['query']>;
-export type BodyOf<Name extends EndpointName> = z.input<Extract<Endpoints[Name]['body'], z.ZodType>>;
+/** Nothing where the endpoint takes none. */
+export type BodyOf<Name extends EndpointName> = Endpoints[Name]['body'] extends z.ZodType
+  ? z.input<Endpoints[Name]['body']>
+  : undefined;
 export type BodyRead<Name extends EndpointName> = z.infer<Extract<Endpoints[Name]['body'], z.ZodType>>;
 
 type Parts<Path extends string> = Path extends `${string}:${infer Part}/${infer Rest}`

@@ -5,6 +5,7 @@ import { problemText } from '../core/logbook/problems';
 import { systemClock } from '../server/clock';
 import { loadLogbook } from '../server/logbooks';
 import { openServices } from '../server/services';
+import { issueStory } from './issued';
 import { demoStory } from './story';
 
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/demo/green-abacus.db';
@@ -34,6 +35,7 @@ await loadLogbook(services, story.value, (done, of, what) => {
   if (process.stderr.isTTY) process.stderr.write(`\r${String(done)} of ${String(of)} ${what} written `);
 });
 if (process.stderr.isTTY) process.stderr.write('\n');
+await issueStory(services);
 await services.close();
 console.log(
   `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,

@@ -2,6 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
 import * as machineApi from '../contract/machines';
+import { rateOf } from '../core/judge/leaking';
 import { readLogbook } from '../core/logbook/logbook';
 import { type ServedStory, serveStory } from '../demo/servedStory';
 
@@ -51,7 +52,7 @@ describe('the API', () => {
     expect(rows).toHaveLength(113);
     const known = rows.filter((row) => row.leaking.ok);
     expect(known.length).toBeGreaterThan(50);
-    for (const { leaking } of known) expect(leaking.ok && leaking.machine.rate).toBeGreaterThan(0);
+    for (const { leaking } of known) expect(leaking.ok && rateOf(leaking.machine)).toBeGreaterThan(0);
     expect(rows.some((row) => !row.leaking.ok && row.leaking.why === 'noIntervals')).toBe(true);
   });
 

@@ -4,8 +4,10 @@ import { STATUS_CODES } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
 import expressStaticGzip from 'express-static-gzip';
 import { HttpProblem, busy, invalid, notFound, refused, tooLarge } from './problem';
+import { docsRouter } from './routes/docs';
 import { fileHandlers } from './routes/files';
 import { handlers } from './routes/handlers';
 import { apiRouter } from './routes/route';
@@ -14,6 +16,16 @@ import { isBusy } from './store/database';
 import { NoPlace } from './store/pages';
 
 const BODY_LIMIT = '4mb';
+/** Everything comes from here: no script, font or picture from elsewhere, and nothing is told to anybody. */
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  // Charts and menus are placed by styles on their elements.
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  workerSrc: ["'self'", 'blob:'],
+  upgradeInsecureRequests: null,
+};
 const SERVER_FAULT = 500;
 const LAYER_WORDS: Record<number, string> = {
   400: 'The request cannot be read: its address, its headers or its body is malformed',
@@ -28,7 +40,7 @@ function layerProblem(error: unknown): HttpProblem | null {
   if (type === 'entity.parse.failed') return invalid([{ path: [], message: 'is no JSON' }]);
   if (type === 'entity.too.large')
     return tooLarge(
-      'That is too large to be taken; nothing was written. Send a smaller photo, or fewer entries.',
+      'That is too large to be taken; nothing was written. Send a smaller photo or file, or fewer entries.',
     );
   if (status === undefined || status < 400 || status >= SERVER_FAULT) return null;
   // Not what the layer says of it: that may name files of this machine.
@@ -65,8 +77,17 @@ const answerProblem =
 export function createApp(services: Services, webFolder: string | null): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(
+    helmet({
+      // Reached on this machine by plain HTTP: nothing may be lifted to HTTPS.
+      contentSecurityPolicy: { directives: CONTENT_POLICY },
+      strictTransportSecurity: false,
+      crossOriginEmbedderPolicy: false,
+    }),
+  );
   app.use('/api', compression());
   app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api/docs', docsRouter());
   app.use('/api', apiRouter(handlers(services), fileHandlers(services)));
   app.use('/api', () => {
     throw notFound('address');

@@ -2,41 +2,42 @@
 import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import { z } from 'zod';
 import type { AnswerOf } from '../contract/endpoints';
-import { COMPANY_ID, ROW_TABLES, type RowTable, figureId } from '../contract/rows';
+import { type IssuedRow, issuedRow } from '../contract/papers';
+import { ROW_TABLES, figureId } from '../contract/rows';
+import type { ExportScope } from '../contract/exports';
+import type { Entry } from '../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
 import { deadIds, entriesByMachine } from '../core/logbook/order';
 import type { Revision } from '../core/logbook/tables';
 import { type Instrument, instrumentRow } from '../core/visit/instrument';
 import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
+import { type Scope, scopeOf } from './exports/scope';
+import { type LogbookRow, rowsNamed, rowsOfLogbook } from './logbookRows';
 import type { Services } from './services';
 import type { Database, Statement, Tables } from './store/database';
-import { type Broken, CHAIN_START, type Sealable, canonical, chainWalk } from './store/seal';
+import { type Broken, canonical, chainWalk, inChainOrder } from './store/seal';
 import { Chain, type ChainEnd } from './store/chain';
+import { IssuedStore } from './store/issued';
 import { Store } from './store/store';
 import { visitsAnew } from './store/visits';
 
 const LOAD_PART = 2000;
 
-/** The whole logbook as text of the open format, part by part: neither it nor a table has to fit into memory. */
-export async function* exportText(db: Tables): AsyncGenerator<string> {
+/** The logbook, or a part of it, as text of the open format, piece by piece: neither it nor a table has to fit into memory. */
+export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGenerator<string> {
   const store = new Store(db);
+  const scope = await scopeOf(db, store, asked);
   yield `{"format":${JSON.stringify(FORMAT)},"version":${String(FORMAT_VERSION)}`;
+  if (scope.part) yield `,"x-part":${JSON.stringify(scope.part)}`;
   const company = await store.company();
   if (company) yield `,"company":${JSON.stringify(company)}`;
   const owners = await store.owners();
   if (owners.length > 0) yield `,"owners":${JSON.stringify(owners)}`;
-  for (const table of [
-    'sites',
-    'spaces',
-    'people',
-    'appliances',
-    'cylinders',
-    'entries',
-    'revisions',
-  ] as const) {
+  for (const [table, holds] of Object.entries(heldBy(scope)) as [keyof ReturnType<typeof heldBy>, Holds][]) {
     yield `,"${table}":[`;
     let first = true;
     for await (const document of store.documents(table)) {
+      if (scope.part && !holds(document)) continue;
       yield first ? document : `,${document}`;
       first = false;
     }
@@ -45,7 +46,28 @@ export async function* exportText(db: Tables): AsyncGenerator<string> {
   const instruments = await store.instruments();
   // No table of the format: kept beside it, for readings name the instruments that they came from.
   if (instruments.length > 0) yield `,"x-instruments":${JSON.stringify(instruments)}`;
+  const issued = scope.part ? [] : await new IssuedStore(db).all();
+  if (issued.length > 0) yield `,"x-issued":${JSON.stringify(issued)}`;
   yield '}';
+}
+
+type Holds = (document: string) => boolean;
+
+/** Tables in their order, each with what of it belongs to a part. */
+function heldBy(scope: Scope) {
+  const of =
+    <Row>(holds: (row: Row) => boolean): Holds =>
+    (document) =>
+      holds(JSON.parse(document) as Row);
+  return {
+    sites: of(scope.site),
+    spaces: of(scope.space),
+    people: () => true,
+    appliances: of(scope.appliance),
+    cylinders: of(scope.cylinder),
+    entries: of(({ id }: Entry) => scope.entry(id)),
+    revisions: of(({ table, id }: Revision) => scope.row(table, id)),
+  } as const satisfies Record<string, Holds>;
 }
 
 /** The whole logbook as one document, as of one moment. */
@@ -57,26 +79,10 @@ export async function exportLogbook(database: Database): Promise<Logbook> {
   });
 }
 
-interface StoredRow {
-  table: RowTable;
-  id: string;
-  row: object;
-}
-
-function rowsOf(logbook: Logbook): StoredRow[] {
-  const of = (table: RowTable, rows: readonly { id: string }[]): StoredRow[] =>
-    rows.map((row) => ({ table, id: row.id, row }));
-  return [
-    ...(logbook.company ? [{ table: 'company' as const, id: COMPANY_ID, row: logbook.company }] : []),
-    ...of('owners', logbook.owners ?? []),
-    ...of('sites', logbook.sites),
-    ...of('spaces', logbook.spaces ?? []),
-    ...of('people', logbook.people),
-    ...of('appliances', logbook.appliances),
-    ...of('cylinders', logbook.cylinders),
-    ...of('instruments', instrumentsOf(logbook)),
-  ];
-}
+const rowsOf = (logbook: Logbook): LogbookRow[] => [
+  ...rowsOfLogbook(logbook),
+  ...rowsNamed('instruments', instrumentsOf(logbook)),
+];
 
 const same = (a: object, b: object): boolean => canonical(a) === canonical(b);
 
@@ -99,23 +105,6 @@ function revisionsOf(logbook: Logbook, recordedAt: string): Revision[] {
       why: 'as it stood in the file that was loaded',
     })),
   ];
-}
-
-/** Links in the order of the chain that they carry; those outside any chain come last, as they stand. */
-function inChainOrder(links: readonly Sealable[]): Sealable[] {
-  const after = new Map<string, Sealable>();
-  for (const link of links) if (link.seal?.previous != null) after.set(link.seal.previous, link);
-  const ordered: Sealable[] = [];
-  let hash: string | null | undefined = CHAIN_START;
-  while (hash != null) {
-    const next: Sealable | undefined = after.get(hash);
-    if (!next) break;
-    ordered.push(next);
-    after.delete(hash);
-    hash = next.seal?.hash;
-  }
-  const known = new Set(ordered);
-  return [...ordered, ...links.filter((link) => !known.has(link))];
 }
 
 export type LoadProgress = (done: number, of: number, what: 'entries' | 'machines') => void;
@@ -147,6 +136,7 @@ export async function loadLogbook(
     end: ChainEnd,
   ): AsyncGenerator<Statement[]> {
     yield store.putRows(rowsOf(logbook));
+    yield issuedOf(logbook).map((row) => new IssuedStore(database.db).insert(row));
     // Indexes that are made when all is there are made in a fraction of the time.
     yield indexes.map(({ name }) => `DROP INDEX "${name}"`);
     const chain = new Chain(end);
@@ -192,6 +182,11 @@ function instrumentsOf(logbook: Logbook): Instrument[] {
   return kept.success ? kept.data : [];
 }
 
+function issuedOf(logbook: Logbook): IssuedRow[] {
+  const kept = z.array(issuedRow).safeParse((logbook as Logbook & { 'x-issued'?: unknown })['x-issued']);
+  return kept.success ? kept.data : [];
+}
+
 /** The chain of entries and revisions, and whether each row still is what its latest revision says; as of one moment. */
 export function verifyChain(database: Database): Promise<AnswerOf<'verify'>> {
   return database.snapshot(async (db) => {
@@ -217,6 +212,7 @@ export function verifyChain(database: Database): Promise<AnswerOf<'verify'>> {
     };
     for (const table of ROW_TABLES) for (const { id, row } of await store.rowsOf(table)) hold(table, id, row);
     for (const { recordedAt: _, ...row } of await store.amendments()) hold('figures', figureId(row), row);
+    for (const row of await new IssuedStore(db).all()) hold('issued', row.id, row);
     for (const { table, id } of latest.values())
       if (!seen.has(`${table} ${id}`)) alteredRows.push({ table, id });
     return {

@@ -2,11 +2,11 @@
  * Photos: turned upright, made smaller, stripped of what the camera wrote into them (place and device), and stored under
  * the hash of their content, so that the same picture is kept once and an entry that names it proves it.
  */
-import { createHash, randomUUID } from 'node:crypto';
-import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { keepFile } from './keptFile';
 import { invalid } from './problem';
 
 /** What a phone's camera makes at most, with room. */
@@ -41,16 +41,12 @@ export class Photos {
         );
       });
     const file = `${createHash('sha256').update(made.data).digest('hex')}.jpg`;
-    const target = join(this.folder, file);
-    if (!existsSync(target)) {
-      await mkdir(this.folder, { recursive: true });
-      // Written aside first: a picture that is there is there whole, and sent twice at once it is the same one.
-      const aside = `${target}.${randomUUID()}.part`;
-      await writeFile(aside, made.data);
-      await rename(aside, target);
-    }
+    await this.keep(file, made.data);
     return { file, width: made.info.width, height: made.info.height };
   }
+
+  /** A picture under the name that its content gives it. */
+  keep = (file: string, content: Buffer): Promise<void> => keepFile(this.folder, file, content);
 
   pathOf = (file: string): string | null => {
     const path = join(this.folder, file);

@@ -1,14 +1,24 @@
 /** The services over one store, wired once. */
 import { placeAsTheyStand, sealAsTheyStand } from './asTheyStand';
+import { randomUUID } from 'node:crypto';
+import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { Appending } from './appending';
 import { Board } from './board';
 import type { Clock } from './clock';
 import { Judging } from './judging';
+import { Calendars } from './feeds/calendars';
+import { LabelPrinting } from './labels/printing';
+import { Importing } from './imports/importing';
+import { ImportWriting } from './imports/writing';
+import { Issuing } from './papers/issuing';
 import { Photos } from './photos';
 import { RecentMachines } from './recent';
 import { Rows } from './rows';
 import { type Database, type Patience, openDatabase } from './store/database';
+import { FeedStore } from './store/feeds';
+import { IssuedStore } from './store/issued';
+import { ImportStore } from './store/imports';
 import { Lists } from './store/lists';
 import { MachineList } from './store/machineList';
 import { Standings } from './store/standings';
@@ -27,6 +37,11 @@ export interface Services {
   appending: Appending;
   board: Board;
   photos: Photos;
+  issuing: Issuing;
+  importing: Importing;
+  calendars: Calendars;
+  labels: LabelPrinting;
+  importWriting: ImportWriting;
   clock: Clock;
   close: () => Promise<void>;
 }
@@ -39,6 +54,27 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const judging = new Judging(database, store, standings, clock);
   const recent = new RecentMachines();
   const rows = new Rows(database, store, judging, recent, clock);
+  const photos = new Photos(attachmentsOf(url));
+  const imports = new ImportStore(database.db);
+  const importWriting = new ImportWriting(
+    database,
+    store,
+    standings,
+    imports,
+    judging,
+    photos,
+    recent,
+    clock,
+  );
+  const importing = new Importing(
+    database,
+    judging,
+    imports,
+    importWriting,
+    clock,
+    join(tmpdir(), `abacus-incoming-${randomUUID()}`),
+  );
+  const board = new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock);
   const opened = { database, store, standings, judging, clock };
   await placeAsTheyStand(opened);
   await sealAsTheyStand(opened);
@@ -49,10 +85,25 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     judging,
     rows,
     appending: new Appending(database, store, judging, rows, recent, clock),
-    board: new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock),
-    photos: new Photos(attachmentsOf(url)),
+    board,
+    calendars: new Calendars(database, store, new FeedStore(database.db), board, clock),
+    labels: new LabelPrinting(store, judging),
+    photos,
+    issuing: new Issuing(
+      database,
+      store,
+      new IssuedStore(database.db),
+      judging,
+      rows,
+      photos,
+      clock,
+      attachmentsOf(url),
+    ),
     clock,
+    importing,
+    importWriting,
     close: async () => {
+      await importing.close();
       await judging.close();
       await database.close();
     },

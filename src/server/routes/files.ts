@@ -2,14 +2,33 @@
 import { resolve } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { z } from 'zod';
+import { OUT_TABLES, exportQuery } from '../../contract/exports';
+import { labelsQuery } from '../../contract/labels';
+import { problemsOf } from '../../core/logbook/problems';
+import { tablesFile } from '../exports/thread';
+import { zipOf } from '../exports/write';
 import { exportText } from '../logbooks';
-import { notFound } from '../problem';
+import { invalid, notFound } from '../problem';
 import type { Services } from '../services';
 import type { FileHandlers } from './route';
 
 const A_YEAR = '365d';
 
-export const fileHandlers = ({ photos, database }: Services): FileHandlers => ({
+function asked<Schema extends z.ZodType>(schema: Schema, query: unknown): z.infer<Schema> {
+  const read = schema.safeParse(query, { reportInput: true });
+  if (!read.success) throw invalid(problemsOf(read.error));
+  return read.data;
+}
+
+export const fileHandlers = ({ photos, database, issuing, calendars, labels }: Services): FileHandlers => ({
+  paperFile: async (request, response, next) => {
+    const file = await issuing.fileOf(String(request.params['id']));
+    if (file === null) throw notFound('document');
+    response.attachment(file.name).sendFile(resolve(file.path), (error) => {
+      if (error) next(error);
+    });
+  },
   photo: (request, response, next) => {
     const path = photos.pathOf(String(request.params['file']));
     if (path === null) throw notFound('photo');
@@ -17,8 +36,36 @@ export const fileHandlers = ({ photos, database }: Services): FileHandlers => ({
       if (error) next(error);
     });
   },
-  logbook: async (_request, response) => {
+  calendar: async (request, response) => {
+    const [, token] = /^([\w-]+)\.ics$/.exec(String(request.params['file'])) ?? [];
+    const text = token === undefined ? null : await calendars.textOf(token);
+    if (text === null) throw notFound('calendar');
+    response.type('text/calendar').send(text);
+  },
+  labels: async (request, response) => {
+    const pdf = await labels.pdf(asked(labelsQuery, request.query));
+    response.attachment('labels.pdf').type('pdf').send(pdf);
+  },
+  logbook: async (request, response) => {
+    const scope = asked(exportQuery, request.query);
     response.attachment('green-abacus-logbook.json').type('json');
-    await database.snapshot((db) => pipeline(Readable.from(exportText(db)), response));
+    await database.snapshot((db) => pipeline(Readable.from(exportText(db, scope)), response));
+  },
+  logbookZip: async (request, response) => {
+    const scope = asked(exportQuery, request.query);
+    response.attachment('green-abacus-logbook.zip').type('zip');
+    await database.snapshot((db) => pipeline(zipOf(db, scope, photos.folder), response));
+  },
+  workbook: async (request, response) => {
+    const scope = asked(exportQuery, request.query);
+    const bytes = await tablesFile({ url: database.url, scope, tables: OUT_TABLES, format: 'xlsx' });
+    response.attachment('green-abacus.xlsx').type('xlsx').send(bytes);
+  },
+  tableFile: async (request, response) => {
+    const table = OUT_TABLES.find((each) => each === request.params['table']);
+    if (!table) throw notFound('table');
+    const scope = asked(exportQuery, request.query);
+    const bytes = await tablesFile({ url: database.url, scope, tables: [table], format: 'csv' });
+    response.attachment(`green-abacus-${table}.csv`).type('csv').send(bytes);
   },
 });

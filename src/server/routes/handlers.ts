@@ -14,7 +14,20 @@ import type { Handlers } from './route';
 const read = <Value>(text: string): Value => JSON.parse(text) as Value;
 
 export function handlers(services: Services): Handlers {
-  const { store, standings, database, judging, appending, rows, board, clock, photos } = services;
+  const {
+    store,
+    standings,
+    database,
+    judging,
+    appending,
+    rows,
+    board,
+    clock,
+    photos,
+    issuing,
+    importing,
+    calendars,
+  } = services;
 
   return {
     clock: () => Promise.resolve({ fixedToday: clock.fixedToday, nowMs: clock.nowMs() }),
@@ -72,6 +85,19 @@ export function handlers(services: Services): Handlers {
       return { row: row as Record<string, unknown>, revisions: await store.revisionsOf(table, id) };
     },
     verify: () => verifyChain(database),
+    papers: ({ query }) => issuing.list(query),
+    paperPreview: ({ query }) => issuing.preview(query),
+    issuePaper: ({ body }) => issuing.issue(body),
+    feeds: () => calendars.list(),
+    makeFeed: ({ body }) => calendars.make(body),
+    withdrawFeed: ({ parts }) => calendars.withdraw(parts.id),
+    imports: ({ query }) => importing.list(query),
+    importState: ({ parts }) => Promise.resolve(importing.stateOf(parts.id)),
+    sendImportFile: ({ body, query }) => importing.keep(body, query.name),
+    beginImport: ({ body }) => importing.begin(body),
+    stopImport: ({ parts }) => Promise.resolve(importing.stop(parts.id)),
+    writeImport: ({ parts, body }) => importing.write(parts.id, body),
+    undoImport: ({ parts, body }) => importing.undo(parts.id, body.by),
     append: ({ body }) => appending.append(body),
     addMachine: ({ body }) => appending.addMachine(body),
     changeRows: ({ body: { changes, by, why } }) =>

@@ -8,6 +8,7 @@ import {
   type DocumentName,
   ENDPOINTS,
   type Endpoint,
+  type Endpoints,
   type EndpointName,
   FILE,
   type PathParts,
@@ -20,7 +21,7 @@ import { invalid } from '../problem';
 export interface Asked<Name extends EndpointName> {
   parts: PathParts<Name>;
   query: QueryRead<Name>;
-  body: Name extends 'storePhoto' ? unknown : BodyRead<Name>;
+  body: Endpoints[Name]['body'] extends z.ZodType ? BodyRead<Name> : unknown;
 }
 
 /** What answers each endpoint that answers with a document. */

@@ -90,6 +90,25 @@ export function openReading(url: string): Pick<Database, 'db'> & { close: () => 
   return { db: drizzle(client, { schema }), close: () => client.close() };
 }
 
+/** Reads that all see the same moment, on a connection of their own. */
+export async function snapshotOf<Value>(
+  url: string,
+  patience: Patience,
+  work: (db: Tables) => Promise<Value>,
+): Promise<Value> {
+  const client = connect(url, patience);
+  try {
+    const transaction = await client.transaction('read');
+    try {
+      return await work(drizzle(transaction as unknown as Client, { schema }));
+    } finally {
+      transaction.close();
+    }
+  } finally {
+    client.close();
+  }
+}
+
 /** `url`: `file:data/green-abacus.db` or a libSQL server. */
 export async function openDatabase(url: string, patience: Patience = PATIENCE): Promise<Database> {
   if (url.startsWith('file:')) mkdirSync(dirname(pathOf(url)), { recursive: true });
@@ -151,19 +170,7 @@ export async function openDatabase(url: string, patience: Patience = PATIENCE): 
     renewReads: () => {
       reader.reconnect();
     },
-    snapshot: async (work) => {
-      const client = connect(url, patience);
-      try {
-        const transaction = await client.transaction('read');
-        try {
-          return await work(drizzle(transaction as unknown as Client, { schema }));
-        } finally {
-          transaction.close();
-        }
-      } finally {
-        client.close();
-      }
-    },
+    snapshot: (work) => snapshotOf(url, patience, work),
     close: async () => {
       await queue.onIdle();
       reader.close();

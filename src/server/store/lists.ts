@@ -4,6 +4,7 @@ import type { Tables } from './database';
 import { nameKey, searchQuestion } from './keys';
 import { paged } from './pages';
 import * as t from './schema';
+import { NOT_WITHDRAWN } from './withdrawn';
 
 export class Lists {
   constructor(private readonly db: Tables) {}
@@ -108,7 +109,13 @@ export class Lists {
         this.db
           .select()
           .from(t.sites)
-          .where(and(...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`), part.beyond))
+          .where(
+            and(
+              ...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`),
+              sql.raw(NOT_WITHDRAWN),
+              part.beyond,
+            ),
+          )
           .orderBy(part.order)
           .limit(part.limit),
       (row) => [row.nameKey, row.id],
@@ -125,7 +132,11 @@ export class Lists {
           .select()
           .from(t.cylinders)
           .where(
-            and(refrigerant === null ? undefined : eq(t.cylinders.refrigerant, refrigerant), part.beyond),
+            and(
+              refrigerant === null ? undefined : eq(t.cylinders.refrigerant, refrigerant),
+              sql.raw(NOT_WITHDRAWN),
+              part.beyond,
+            ),
           )
           .orderBy(part.order)
           .limit(part.limit),

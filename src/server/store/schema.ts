@@ -226,3 +226,42 @@ export const amendments = sqliteTable('amendments', {
   recordedAt: text('recorded_at').notNull(),
   document: document(),
 });
+
+/** Documents that left the house, in the order in which they were issued; each is sealed as a revision. */
+export const issued = sqliteTable(
+  'issued',
+  {
+    sequence: integer('sequence').primaryKey(),
+    id: text('id').notNull().unique(),
+    /** number without its version */
+    base: text('base').notNull(),
+    applianceId: text('appliance_id'),
+    document: document(),
+  },
+  (table) => [
+    index('issued_by_base').on(table.base, table.sequence),
+    index('issued_by_appliance').on(table.applianceId, table.sequence),
+  ],
+);
+
+/** What came in from files, so that it can be undone; what it wrote is sealed where it stands. */
+export const imports = sqliteTable('imports', {
+  sequence: integer('sequence').primaryKey(),
+  id: text('id').notNull().unique(),
+  document: document(),
+  /** ids of the entries and rows that it wrote */
+  wrote: text('wrote').notNull(),
+});
+
+/** Which column of a spreadsheet is which field, by the headings it was decided for. */
+export const mappings = sqliteTable('mappings', { id: text('id').primaryKey(), document: document() });
+
+/** Calendars that others subscribe to, each by a secret address. */
+export const feeds = sqliteTable('feeds', { id: text('id').primaryKey(), document: document() });
+
+/** What each calendar told last, so that changes and cancellations reach whoever subscribed. */
+export const feedEvents = sqliteTable(
+  'feed_events',
+  { feedId: text('feed_id').notNull(), uid: text('uid').notNull(), document: document() },
+  (table) => [primaryKey({ columns: [table.feedId, table.uid] })],
+);

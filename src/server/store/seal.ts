@@ -80,3 +80,20 @@ export function firstBreak(links: Iterable<Link>): Broken | null {
   }
   return null;
 }
+
+/** Links in the order of the chain that they carry; those outside any chain come last, as they stand. */
+export function inChainOrder(links: readonly Sealable[]): Sealable[] {
+  const after = new Map<string, Sealable>();
+  for (const link of links) if (link.seal?.previous != null) after.set(link.seal.previous, link);
+  const ordered: Sealable[] = [];
+  let hash: string | null | undefined = CHAIN_START;
+  while (hash != null) {
+    const next: Sealable | undefined = after.get(hash);
+    if (!next) break;
+    ordered.push(next);
+    after.delete(hash);
+    hash = next.seal?.hash;
+  }
+  const known = new Set(ordered);
+  return [...ordered, ...links.filter((link) => !known.has(link))];
+}

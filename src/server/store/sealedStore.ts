@@ -12,6 +12,7 @@ import type { Statement, Tables } from './database';
 import { type Value, insertions } from './insertions';
 import { nameKey } from './keys';
 import * as t from './schema';
+import { isWithdrawn } from './withdrawn';
 import { CHAIN_START, type Link, type Sealable } from './seal';
 
 const LINKS_OF_A_PART = 1000;
@@ -224,8 +225,17 @@ export class SealedStore {
 }
 
 /** What a row is found by beside its id. */
-function columnsOf(table: RowTable, row: object): object {
-  const given = row as { name?: string; serial?: string; siteId?: string; refrigerant?: string };
+function columnsOf(table: RowTable, stored: object): object {
+  const row = stored as {
+    id?: string;
+    name?: string;
+    serial?: string;
+    siteId?: string;
+    refrigerant?: string;
+  };
+  // A row that was taken back holds no name that another one may want.
+  const gone = `withdrawn ${row.id ?? ''}`;
+  const given = isWithdrawn(stored) ? { ...row, name: gone, serial: gone } : row;
   switch (table) {
     case 'sites':
     case 'people':

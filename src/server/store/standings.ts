@@ -226,6 +226,13 @@ export class Standings {
   }
 
   /** Machines that no list has yet: those of a database from before there were lists. */
+  /** A machine that is nowhere any more: out of all lists. */
+  remove = (applianceId: string): Statement[] =>
+    ['standings', 'duties', 'leak_parts'].map((table) => ({
+      sql: `DELETE FROM ${table} WHERE appliance_id = ?`,
+      args: [applianceId],
+    }));
+
   async unplaced(): Promise<string[]> {
     const rows = await this.db
       .select({ id: t.appliances.id })

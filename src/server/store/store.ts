@@ -9,6 +9,7 @@ import { nameKey } from './keys';
 import * as t from './schema';
 import type { Statement, Tables } from './database';
 import { SealedStore, json, parsed } from './sealedStore';
+import { isWithdrawn } from './withdrawn';
 
 export class Store extends SealedStore {
   private readonly entriesQuery;
@@ -32,7 +33,8 @@ export class Store extends SealedStore {
   company = async (): Promise<Company | null> =>
     parsed<Company>(await this.db.select().from(t.company))[0] ?? null;
   owners = async (): Promise<Owner[]> => parsed(await this.db.select().from(t.owners));
-  people = async (): Promise<Person[]> => parsed(await this.db.select().from(t.people));
+  people = async (): Promise<Person[]> =>
+    parsed<Person>(await this.db.select().from(t.people)).filter((row) => !isWithdrawn(row));
   instruments = async (): Promise<Instrument[]> => parsed(await this.db.select().from(t.instruments));
 
   async site(id: string): Promise<Site | null> {
@@ -49,6 +51,20 @@ export class Store extends SealedStore {
     return (
       parsed<Appliance>(await this.db.select().from(t.appliances).where(eq(t.appliances.id, id)))[0] ?? null
     );
+  }
+
+  /** Machines that somebody visited. */
+  async machinesVisitedBy(person: string): Promise<string[]> {
+    const rows = await this.db
+      .selectDistinct({ id: t.visits.applianceId })
+      .from(t.visits)
+      .where(eq(t.visits.by, person));
+    return rows.map(({ id }) => id);
+  }
+
+  async machinesOfSite(siteId: string): Promise<string[]> {
+    const rows = await this.db.select().from(t.appliances).where(eq(t.appliances.siteId, siteId));
+    return rows.filter(({ document }) => !isWithdrawn(JSON.parse(document) as object)).map(({ id }) => id);
   }
 
   async spacesOf(siteId: string): Promise<Space[]> {
@@ -105,9 +121,9 @@ export class Store extends SealedStore {
   /** A machine with the site where it stands, or null. */
   async placed(id: string): Promise<{ appliance: Appliance; site: Site } | null> {
     const row = await this.placedQuery.get({ id });
-    return row
-      ? { appliance: JSON.parse(row.appliance) as Appliance, site: JSON.parse(row.site) as Site }
-      : null;
+    const appliance = row && (JSON.parse(row.appliance) as Appliance);
+    // A machine that was taken back with its import is nowhere.
+    return appliance && !isWithdrawn(appliance) ? { appliance, site: JSON.parse(row.site) as Site } : null;
   }
 
   /** Those of the ids that are machines. */
@@ -118,6 +134,22 @@ export class Store extends SealedStore {
       .from(t.appliances)
       .where(inArray(t.appliances.id, [...ids]));
     return rows.map((row) => row.id);
+  }
+
+  /** Entries of a visit, and those that correct one of them. */
+  async entriesOfVisit(visitId: string): Promise<Entry[]> {
+    const rows = await this.db
+      .select({ id: t.entries.id, document: t.entries.document })
+      .from(t.entries)
+      .where(eq(t.entries.visitId, visitId))
+      .orderBy(asc(t.entries.sequence));
+    const ids = json(rows.map(({ id }) => id));
+    const corrections = await this.db
+      .select({ document: t.entries.document })
+      .from(t.entries)
+      .where(sql`${t.entries.supersedes} in (select value from json_each(${ids}))`);
+    const known = new Set(rows.map(({ id }) => id));
+    return [...parsed<Entry>(rows), ...parsed<Entry>(corrections).filter(({ id }) => !known.has(id))];
   }
 
   async entriesById(ids: readonly string[]): Promise<Entry[]> {

@@ -1,0 +1,56 @@
+/** An import into the database of a data folder; opened only when one is named. */
+import { mkdirSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { v7 as uuidv7 } from 'uuid';
+import type { Logbook } from '../core/logbook/logbook';
+import type { Clock } from '../server/clock';
+import type { PlannedFile } from '../server/imports/planFile';
+import { knownOfStore, knownStore } from '../server/imports/storeKnown';
+import { loadLogbook } from '../server/logbooks';
+import { type Services, openServices } from '../server/services';
+import { ImportStore } from '../server/store/imports';
+import { fail } from './exit';
+import type { Arguments, Target } from './importTarget';
+
+export async function folderTarget(
+  { into, file }: Arguments,
+  logbook: Logbook | null,
+  clock: Clock,
+): Promise<Target> {
+  const folder = into ?? '';
+  const database = join(folder, 'green-abacus.db');
+  mkdirSync(folder, { recursive: true });
+  const services = await openServices(`file:${database}`, clock);
+  if (logbook !== null) {
+    if ((await services.store.people()).length > 0 || (await services.store.company()) !== null)
+      fail(`${folder} holds a logbook already; leave out --logbook, or name an empty folder.`);
+    await loadLogbook(services, logbook);
+  }
+  const known = knownStore(services.store, new ImportStore(services.database.db), clock);
+  return {
+    plan: {
+      packs: await services.judging.currentPacks(),
+      known: (sheets) => knownOfStore(known, sheets),
+      present: known.present,
+      remembered: known.remembered,
+    },
+    write: (planned) => writeInto(services, planned, file),
+    close: services.close,
+  };
+}
+
+async function writeInto(
+  services: Services,
+  { planned, revisions }: PlannedFile,
+  file: string,
+): Promise<void> {
+  await services.importWriting.write({
+    id: uuidv7(),
+    by: 'not recorded',
+    name: basename(file),
+    rows: planned.filter(({ faulty }) => !faulty),
+    revisions,
+    path: file,
+    progress: () => undefined,
+  });
+}

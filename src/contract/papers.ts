@@ -1,0 +1,140 @@
+/** What a paper is asked for by: its kind, and what it is about. The command line and the API ask the same. */
+import { z } from 'zod';
+import { calendarDate, filledText, id, packId } from '../core/logbook/fields';
+import { limitOf, pageOf, place } from './paging';
+import type { Paper } from './paper';
+
+export const DOCUMENTS = [
+  'serviceRecord',
+  'leakRepairFile',
+  'machineRecord',
+  'inspection',
+  'plan',
+  'extension',
+  'chronicReport',
+  'fullCharge',
+  'yearly',
+  'seasonal',
+] as const;
+export type DocumentKind = (typeof DOCUMENTS)[number];
+
+/** Fields that each kind needs; all others but `asOf` and those in `MAY` are refused, for they would say nothing. */
+export const NEEDS: Record<DocumentKind, readonly (keyof PaperRequest)[]> = {
+  serviceRecord: ['visit'],
+  leakRepairFile: ['machine', 'pack', 'opened'],
+  machineRecord: ['machine'],
+  inspection: ['entry'],
+  plan: ['entry'],
+  extension: ['entry'],
+  chronicReport: ['machine', 'year'],
+  fullCharge: ['machine'],
+  yearly: ['pack', 'year'],
+  seasonal: ['machine'],
+};
+
+export const MAY: Partial<Record<DocumentKind, readonly (keyof PaperRequest)[]>> = {
+  serviceRecord: ['machine'],
+  machineRecord: ['from', 'to'],
+  yearly: ['owner'],
+};
+
+const FIRST_YEAR = 1900;
+const LAST_YEAR = 2200;
+
+const asked = z.object({
+  document: z.enum(DOCUMENTS),
+  visit: id.optional(),
+  machine: id.optional(),
+  pack: packId.optional(),
+  /** day on which the case opened */
+  opened: calendarDate.optional(),
+  from: calendarDate.optional(),
+  to: calendarDate.optional(),
+  entry: id.optional(),
+  year: z.coerce.number().int().min(FIRST_YEAR).max(LAST_YEAR).optional(),
+  owner: id.optional(),
+  /** the day as of which it tells; left out: today, or the last day of a logbook file */
+  asOf: calendarDate.optional(),
+});
+export type PaperRequest = z.infer<typeof asked>;
+
+export const paperRequest = asked.superRefine((request, context) => {
+  const needs = NEEDS[request.document];
+  const may = MAY[request.document] ?? [];
+  const wrong = (path: keyof PaperRequest, message: string): void => {
+    context.addIssue({ code: 'custom', path: [path], message });
+  };
+  for (const key of needs)
+    if (request[key] === undefined) wrong(key, `is missing; a ${request.document} is about one`);
+  for (const key of Object.keys(request) as (keyof PaperRequest)[])
+    if (
+      request[key] !== undefined &&
+      key !== 'document' &&
+      key !== 'asOf' &&
+      ![...needs, ...may].includes(key)
+    )
+      wrong(key, `says nothing of a ${request.document}; leave it out`);
+  if (request.from && request.to && request.from > request.to)
+    wrong('to', 'lies before the day it begins with; turn the two around');
+});
+
+/** A question whose answer stands in no entry: asked when a paper is issued. */
+export const paperAsk = z.object({
+  key: z.string(),
+  label: z.string(),
+  /** `owner`: remembered with the owner, and not asked again */
+  scope: z.enum(['owner', 'paper']),
+  value: z.string(),
+});
+
+const answers = z.record(z.string(), z.string());
+
+/** A document that left the house: what it was, to whom it went, and what it was made from. */
+export const issuedRow = z.object({
+  id,
+  /** number with its version */
+  number: z.string(),
+  base: z.string(),
+  version: z.number(),
+  request: asked,
+  title: z.string(),
+  subject: z.string(),
+  applianceId: id.nullable(),
+  asOf: calendarDate,
+  /** instant of the issue */
+  recordedAt: z.string(),
+  by: z.string(),
+  to: z.string(),
+  fingerprint: z.string(),
+  /** name of the file, after its content */
+  file: z.string(),
+  /** how it differs from the version before, in words */
+  changed: z.array(z.string()),
+  answers,
+});
+export type IssuedRow = z.infer<typeof issuedRow>;
+
+/** A paper as JSON: what stands on it, block by block. */
+const paper = z.custom<Paper>((value) => typeof value === 'object' && value !== null);
+
+export const paperPreview = z.object({
+  number: z.string(),
+  fingerprint: z.string(),
+  changed: z.array(z.string()),
+  papers: z.array(paper),
+  asks: z.array(paperAsk),
+  /** issues of the same paper so far, the latest first */
+  before: z.array(issuedRow),
+});
+
+export const newIssue = z.object({
+  /** made by whoever writes: sent twice, it is issued once */
+  id,
+  request: paperRequest,
+  by: z.string().min(1),
+  to: filledText,
+  answers: answers.default({}),
+});
+
+export const issuedQuery = z.object({ machine: id.optional(), after: place, limit: limitOf(50, 200) });
+export const issuedAnswer = pageOf(issuedRow);

@@ -1,0 +1,142 @@
+/** What is taken out can be brought in again: the logbook exactly, a part whole, tables row by row. */
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { OUT_TABLES } from '../../contract/exports';
+import { type Logbook, readLogbook } from '../../core/logbook/logbook';
+import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
+import { type ServedStory, serveStory } from '../../demo/servedStory';
+import { systemClock } from '../clock';
+import { knownOfFile } from '../imports/fileKnown';
+import { plannedOf } from '../imports/plan';
+import { readSheets } from '../imports/readSheets';
+import { unzipped } from '../imports/unzip';
+import { exportText } from '../logbooks';
+import { outSheets } from './tables';
+import { csvOf, workbookOf, zipOf } from './write';
+
+let story: ServedStory;
+let whole: Logbook;
+beforeAll(async () => {
+  story = await serveStory('2026-11-23');
+  whole = await taken({});
+}, 60_000);
+afterAll(() => story.close());
+
+async function taken(scope: object): Promise<Logbook> {
+  let text = '';
+  for await (const piece of exportText(story.services.database.db, scope)) text += piece;
+  const read = readLogbook(JSON.parse(text));
+  if (!read.ok) throw new Error(JSON.stringify(read.refusal.slice(0, 3)));
+  return read.value;
+}
+
+describe('a part of the logbook', () => {
+  it('of a site holds its machines with all their entries, and nothing of others', async () => {
+    const part = await taken({ site: 'fish-hall' });
+    expect(part.sites.map(({ id }) => id)).toEqual(['fish-hall']);
+    const own = whole.appliances.filter(({ siteId }) => siteId === 'fish-hall').map(({ id }) => id);
+    expect(part.appliances.map(({ id }) => id).sort()).toEqual([...own].sort());
+    expect(part.entries.length).toBe(
+      whole.entries.filter(({ applianceId }) => own.includes(applianceId ?? '')).length,
+    );
+    expect(part.entries.length).toBeGreaterThan(10);
+  });
+
+  it('of a period leaves no correction alone', async () => {
+    const part = await taken({ from: '2026-11-01', to: '2026-11-23' });
+    const ids = new Set(part.entries.map(({ id }) => id));
+    expect(part.entries.every(({ supersedes }) => supersedes == null || ids.has(supersedes))).toBe(true);
+    expect(part.entries.length).toBeLessThan(whole.entries.length);
+    expect((part as Logbook & { 'x-part'?: object })['x-part']).toEqual({
+      from: '2026-11-01',
+      to: '2026-11-23',
+    });
+  });
+
+  it('of an owner holds the owner’s sites', async () => {
+    const owner = whole.sites.find(({ ownerId }) => ownerId != null)?.ownerId ?? '';
+    const part = await taken({ owner });
+    expect(part.sites.length).toBeGreaterThan(0);
+    expect(part.sites.every((site) => site.ownerId === owner)).toBe(true);
+  });
+});
+
+describe('tables', () => {
+  const sheetsOf = (tables = OUT_TABLES) => outSheets(story.services.database.db, {}, tables);
+
+  it('of machines, gas and inspections are all known when they are brought in again', async () => {
+    const known = knownOfFile(whole, systemClock('2026-11-23'));
+    for (const table of ['machines', 'gas', 'inspections'] as const) {
+      const [sheet] = await sheetsOf([table] as never);
+      if (!sheet) throw new Error(table);
+      const read = await readSheets(Buffer.from(csvOf(sheet)));
+      const { preview } = plannedOf(read, known, {}, `${table}.csv`, SHIPPED_PACKS);
+      expect([table, preview.ready, preview.known, preview.faulty.slice(0, 2)]).toEqual([
+        table,
+        0,
+        sheet.rows.length,
+        [],
+      ]);
+      expect(sheet.rows.length).toBeGreaterThan(5);
+    }
+  });
+
+  it('as a workbook say the same as one by one', async () => {
+    const sheets = await sheetsOf();
+    const read = await readSheets(await workbookOf(sheets));
+    expect(read.map(({ name }) => name)).toEqual([...OUT_TABLES]);
+    const gas = sheets.find(({ name }) => name === 'gas');
+    const back = read.find(({ name }) => name === 'gas');
+    expect(back?.rows.length).toBe((gas?.rows.length ?? 0) + 1);
+    expect(back?.rows[1]?.cells[0]).toEqual({
+      text: (gas?.rows[0]?.[0] as { day: string }).day,
+      type: 'date',
+    });
+    const known = knownOfFile(whole, systemClock('2026-11-23'));
+    const { preview } = plannedOf(
+      read.filter(({ name }) => ['machines', 'gas'].includes(name)),
+      known,
+      {},
+      'x',
+      SHIPPED_PACKS,
+    );
+    expect([preview.ready, preview.faulty]).toEqual([0, []]);
+  });
+
+  it('never hand a formula to a spreadsheet, and keep numbers below zero', () => {
+    const text = csvOf({
+      name: 'gas',
+      head: ['a', 'b', 'c', 'd'],
+      rows: [['=HYPERLINK(1)', '@x', '-12', '+x']],
+    });
+    expect(text).toBe(`\uFEFFa,b,c,d\r\n"'=HYPERLINK(1)","'@x",-12,"'+x"\r\n`);
+  });
+});
+
+describe('the zip', () => {
+  it('holds the logbook and whatever it names that is there', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'zip-'));
+    const file = `${'b'.repeat(64)}.jpg`;
+    await story.services.appending.append([
+      {
+        id: 'with-photo',
+        kind: 'photo',
+        on: '2026-11-20',
+        by: 'marit',
+        applianceId: 'rack-a',
+        attachments: [file, `${'c'.repeat(64)}.jpg`],
+      } as never,
+    ]);
+    writeFileSync(join(folder, file), 'picture');
+    const parts: Buffer[] = [];
+    for await (const part of zipOf(story.services.database.db, {}, folder)) parts.push(part as Buffer);
+    const found = await unzipped(Buffer.concat(parts), { total: 1e9, entries: 100, wants: () => true });
+    expect(readLogbook(JSON.parse(found.get('logbook.json')?.toString() ?? '')).ok).toBe(true);
+    // What is named and not there is left out, and the rest comes all the same.
+    expect([...found.keys()]).toEqual(['logbook.json', `attachments/${file}`]);
+    expect(found.get(`attachments/${file}`)?.toString()).toBe('picture');
+    rmSync(folder, { recursive: true });
+  });
+});

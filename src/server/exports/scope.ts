@@ -1,0 +1,105 @@
+/** Which part of the logbook is taken out: of a site, of an owner, of a period, or all; whole enough to be read again. */
+import { sql } from 'drizzle-orm';
+import type { ExportScope } from '../../contract/exports';
+import type { Appliance, Cylinder, Site, Space } from '../../core/logbook/tables';
+import type { Tables } from '../store/database';
+import type { Store } from '../store/store';
+
+export interface Scope {
+  /** what it is a part of the whole by; null: it is all */
+  part: ExportScope | null;
+  site: (site: Site) => boolean;
+  space: (space: Space) => boolean;
+  appliance: (appliance: Appliance) => boolean;
+  cylinder: (cylinder: Cylinder) => boolean;
+  entry: (id: string) => boolean;
+  /** rows by table and id, for their history */
+  row: (table: string, id: string) => boolean;
+}
+
+const ALL: Scope = {
+  part: null,
+  site: () => true,
+  space: () => true,
+  appliance: () => true,
+  cylinder: () => true,
+  entry: () => true,
+  row: () => true,
+};
+
+const isWhole = (asked: ExportScope): boolean => Object.values(asked).every((value) => value === undefined);
+
+export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Promise<Scope> {
+  if (isWhole(asked)) return ALL;
+  const sites = new Set<string>();
+  for await (const document of store.documents('sites')) {
+    const site = JSON.parse(document) as Site;
+    if (
+      (asked.site === undefined || site.id === asked.site) &&
+      (asked.owner === undefined || site.ownerId === asked.owner)
+    )
+      sites.add(site.id);
+  }
+  const machines = new Set<string>();
+  for await (const document of store.documents('appliances')) {
+    const appliance = JSON.parse(document) as Appliance;
+    if (sites.has(appliance.siteId)) machines.add(appliance.id);
+  }
+  const { ids, cylinders } = await entriesOf(db, machines, asked);
+  const narrow = asked.site !== undefined || asked.owner !== undefined;
+  return {
+    part: asked,
+    site: ({ id }) => sites.has(id),
+    space: ({ siteId }) => sites.has(siteId),
+    appliance: ({ id }) => machines.has(id),
+    cylinder: ({ id, ownerId }) =>
+      !narrow || cylinders.has(id) || (asked.owner !== undefined && ownerId === asked.owner),
+    entry: (id) => ids.has(id),
+    row: (table, id) => {
+      if (table === 'sites') return sites.has(id);
+      if (table === 'appliances') return machines.has(id);
+      if (table === 'spaces') return !narrow;
+      return table === 'cylinders' ? !narrow || cylinders.has(id) : table !== 'issued';
+    },
+  };
+}
+
+/** Entries of these machines in the period, with all that corrects them or that they correct: no correction stands alone. */
+async function entriesOf(
+  db: Tables,
+  machines: ReadonlySet<string>,
+  { from, to, site, owner }: ExportScope,
+): Promise<{ ids: ReadonlySet<string>; cylinders: ReadonlySet<string> }> {
+  const rows = await db.all<{
+    id: string;
+    appliance_id: string | null;
+    supersedes: string | null;
+    cylinder_id: string | null;
+    day: string;
+  }>(sql`SELECT id, appliance_id, supersedes, cylinder_id, document ->> '$.on' AS day FROM entries`);
+  const narrow = site !== undefined || owner !== undefined;
+  const ids = new Set<string>();
+  const linked = new Map<string, string[]>();
+  for (const row of rows) {
+    const own = row.appliance_id === null ? !narrow : machines.has(row.appliance_id);
+    if (own && (from === undefined || row.day >= from) && (to === undefined || row.day <= to))
+      ids.add(row.id);
+    if (row.supersedes === null) continue;
+    for (const [a, b] of [
+      [row.id, row.supersedes],
+      [row.supersedes, row.id],
+    ] as const)
+      linked.set(a, [...(linked.get(a) ?? []), b]);
+  }
+  const machineOf = new Map(rows.map((row) => [row.id, row.appliance_id]));
+  const waiting = [...ids];
+  for (let next = waiting.pop(); next !== undefined; next = waiting.pop())
+    for (const other of linked.get(next) ?? []) {
+      const machine = machineOf.get(other) ?? null;
+      // A correction that moved an entry to a machine of another owner stays with that owner.
+      if (ids.has(other) || (machine !== null && !machines.has(machine))) continue;
+      ids.add(other);
+      waiting.push(other);
+    }
+  return { ids, cylinders: new Set(rows.flatMap((row) => (ids.has(row.id) ? (row.cylinder_id ?? []) : []))) };
+}

@@ -1,0 +1,24 @@
+/** Tables of the logbook as a file, made in a thread. */
+import { Worker } from 'node:worker_threads';
+import type { ExportScope, OutTable } from '../../contract/exports';
+
+export interface TableTask {
+  url: string;
+  scope: ExportScope;
+  tables: readonly OutTable[];
+  format: 'csv' | 'xlsx';
+}
+
+const CODE = new URL('./threadStart.mjs', import.meta.url);
+
+export function tablesFile(task: TableTask): Promise<Buffer> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(CODE, { workerData: task });
+    worker.once('message', (bytes: Uint8Array) => resolve(Buffer.from(bytes)));
+    worker.once('error', reject);
+    worker.once('exit', (code) => {
+      if (code !== 0)
+        reject(new Error(`The tables could not be made: the thread ended with ${String(code)}.`));
+    });
+  });
+}

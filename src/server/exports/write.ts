@@ -1,0 +1,67 @@
+/** Tables as CSV and as a workbook; the logbook with its pictures as a zip. */
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import Papa from 'papaparse';
+import writeExcelFile from 'write-excel-file/node';
+import yazl from 'yazl';
+import type { ExportScope } from '../../contract/exports';
+import { exportText } from '../logbooks';
+import { LOGBOOK_NAME } from '../imports/planFile';
+import type { Tables } from '../store/database';
+import type { OutCell, OutSheet } from './tables';
+
+/** What a spreadsheet would take for a formula gets a mark before it; numbers below zero are none. */
+const FORMULAE = /^[=@\t\r]|^[+-](?![\d.,\s]*$)/;
+
+const plain = (cell: OutCell): string | number =>
+  cell === null ? '' : typeof cell === 'object' ? cell.day : cell;
+
+/** With the mark that tells every program that it is UTF-8. */
+export const csvOf = ({ head, rows }: OutSheet): string =>
+  `\uFEFF${Papa.unparse({ fields: [...head], data: rows.map((row) => row.map(plain)) }, { escapeFormulae: FORMULAE, newline: '\r\n' })}\r\n`;
+
+const WIDTH = 18;
+const noonOf = (day: string): Date => new Date(`${day}T00:00:00Z`);
+
+export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
+  const written = writeExcelFile(
+    sheets.map(({ name, head, rows }) => ({
+      sheet: name,
+      stickyRowsCount: 1,
+      columns: head.map(() => ({ width: WIDTH })),
+      data: [
+        head.map((value) => ({ value, type: String, fontWeight: 'bold' as const })),
+        ...rows.map((row) =>
+          row.map((cell) => {
+            if (cell === null || cell === '') return null;
+            if (typeof cell === 'number') return { value: cell, type: Number };
+            return typeof cell === 'object'
+              ? { value: noonOf(cell.day), type: Date, format: 'yyyy-mm-dd' }
+              : { value: cell, type: String };
+          }),
+        ),
+      ],
+    })),
+  );
+  return written.toBuffer();
+}
+
+/** `folder`: where attachments stand. Those that the logbook names and that are there lie beside it. */
+export function zipOf(db: Tables, asked: ExportScope, folder: string): NodeJS.ReadableStream {
+  const zip = new yazl.ZipFile();
+  const named = new Set<string>();
+  async function* text(): AsyncGenerator<string> {
+    for await (const piece of exportText(db, asked)) {
+      for (const [file] of piece.matchAll(/[0-9a-f]{64}\.(?:jpg|pdf)/g)) named.add(file);
+      yield piece;
+    }
+    for (const file of named) {
+      const path = join(folder, file);
+      if (existsSync(path)) zip.addFile(path, `attachments/${file}`, { compress: false });
+    }
+    zip.end();
+  }
+  zip.addReadStream(Readable.from(text()), LOGBOOK_NAME);
+  return zip.outputStream;
+}

@@ -1,0 +1,97 @@
+/** What a file would do to the logbook, made where it holds nobody up: in a process of its own, or by the command line. */
+import type { ImportPreview } from '../../contract/imports';
+import type { Entry } from '../../core/logbook/entry';
+import { type Packs } from '../../core/rules/packs/shipped';
+import { type Sheet } from '../../sheets/cells';
+import { type KnownRows, Lookups } from '../../sheets/lookups';
+import type { Mapping } from '../../sheets/mapping';
+import { type ImportPlan, type PlanProgress, planImport, wouldExceed } from '../../sheets/plan';
+import type { StagedRow, Understood } from '../../sheets/understood';
+
+export interface PlannedRow {
+  key: string;
+  faulty: boolean;
+  rows: readonly StagedRow[];
+  entries: readonly Entry[];
+}
+
+/** A plan as it leaves the process that made it. */
+export interface Planned {
+  preview: ImportPreview;
+  planned: readonly PlannedRow[];
+}
+
+const SHOWN_ROWS = 200;
+const SHOWN_FAULTS = 500;
+
+export const rowKey = ({ sheet, row }: Pick<Understood, 'sheet' | 'row'>): string =>
+  `${sheet} ${String(row)}`;
+
+/** Machines that any cell of the sheets names: their entries are wanted to know what is there already. */
+export function machinesNamed(
+  sheets: readonly Sheet[],
+  known: Omit<KnownRows, 'entriesOf' | 'hasEntry' | 'isUndone'>,
+): string[] {
+  const lookups = new Lookups({
+    ...known,
+    entriesOf: () => [],
+    hasEntry: () => false,
+    isUndone: () => false,
+  });
+  const found = new Set<string>();
+  const looked = new Set<string>();
+  for (const { rows } of sheets)
+    for (const { cells } of rows)
+      for (const { text } of cells) {
+        if (text === '' || looked.has(text)) continue;
+        looked.add(text);
+        for (const { id } of lookups.machines.get(text)) found.add(id);
+      }
+  return [...found];
+}
+
+export function plannedOf(
+  sheets: readonly Sheet[],
+  known: KnownRows,
+  mapping: Mapping,
+  file: string,
+  packs: Packs,
+  progress?: PlanProgress,
+): Planned & { plan: ImportPlan } {
+  const plan = planImport(sheets, known, mapping, file, progress);
+  const { touched, would } = wouldExceed(plan, known, packs);
+  const faulty = plan.understood.filter(({ faults }) => faults.length > 0);
+  const stateOf = (each: Understood) =>
+    each.faults.length > 0 ? ('faulty' as const) : each.known ? ('known' as const) : ('ready' as const);
+  const shown = [...faulty, ...plan.understood.filter(({ faults }) => faults.length === 0)].slice(
+    0,
+    SHOWN_ROWS,
+  );
+  return {
+    plan,
+    preview: {
+      kind: 'spreadsheet',
+      sheets: plan.sheets.map((each) => ({ ...each, columns: [...each.columns] })),
+      rows: shown.map((each) => ({
+        row: each.row,
+        sheet: each.sheet,
+        words: each.words,
+        state: stateOf(each),
+        faults: [...each.faults],
+      })),
+      total: plan.sheets.reduce((sum, { rows }) => sum + rows, 0),
+      ready: plan.ready,
+      known: plan.known,
+      faulty: plan.faulty.slice(0, SHOWN_FAULTS),
+      faultyRows: faulty.length,
+      touched,
+      would,
+    },
+    planned: plan.understood.map((each) => ({
+      key: rowKey(each),
+      faulty: each.faults.length > 0,
+      rows: each.rows,
+      entries: each.entries,
+    })),
+  };
+}

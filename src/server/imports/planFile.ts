@@ -1,0 +1,78 @@
+/** A file, whatever it is, as a plan: a spreadsheet row by row, a logbook merged. */
+import type { ImportPreview } from '../../contract/imports';
+import type { Entry } from '../../core/logbook/entry';
+import type { Revision } from '../../core/logbook/tables';
+import type { Packs } from '../../core/rules/packs/shipped';
+import type { Sheet } from '../../sheets/cells';
+import type { KnownRows } from '../../sheets/lookups';
+import type { Mapping } from '../../sheets/mapping';
+import type { PlanProgress } from '../../sheets/plan';
+import { inChainOrder } from '../store/seal';
+import { type Present, logbookIn, mergeOf } from './merge';
+import { type PlannedRow, plannedOf } from './plan';
+import { isZip, readSheets } from './readSheets';
+import { unzipped } from './unzip';
+
+export interface PlannedFile {
+  preview: ImportPreview;
+  planned: PlannedRow[];
+  revisions: Revision[];
+}
+
+export interface PlanFor {
+  name: string;
+  mapping: Mapping;
+  /** how a list with these headings was understood before */
+  remembered: (headings: string) => Promise<Mapping | null>;
+  packs: Packs;
+  /** what is there already of what these sheets name */
+  known: (sheets: readonly Sheet[]) => Promise<KnownRows>;
+  /** a logbook is held against single rows and entries */
+  present: (ids: { rows: readonly string[]; entries: readonly string[] }) => Promise<Present>;
+}
+
+export const LOGBOOK_NAME = 'logbook.json';
+export const LOGBOOK_LIMITS = { total: 2_000_000_000, entries: 200_000 };
+
+/** The text of a logbook, alone or within its zip; null: this file is something else. */
+async function logbookText(bytes: Buffer): Promise<string | null> {
+  if (isZip(bytes)) {
+    const found = await unzipped(bytes, { ...LOGBOOK_LIMITS, wants: (name) => name === LOGBOOK_NAME });
+    return found.get(LOGBOOK_NAME)?.toString('utf8') ?? null;
+  }
+  const start = bytes
+    .subarray(0, 64)
+    .toString('utf8')
+    .replace(/^\uFEFF/, '')
+    .trimStart();
+  return start.startsWith('{') ? bytes.toString('utf8') : null;
+}
+
+/** By what a list is known again: the headings of its sheets. */
+export const headingsOf = ({ sheets }: ImportPreview): string =>
+  JSON.stringify(sheets.map(({ columns }) => columns.map(({ heading }) => heading)));
+
+export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgress): Promise<PlannedFile> {
+  const text = await logbookText(bytes);
+  if (text === null) {
+    const sheets = await readSheets(bytes);
+    const known = await plan.known(sheets);
+    const made = (mapping: Mapping) => plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
+    const first = made(plan.mapping);
+    const before = plan.mapping.columns ? null : await plan.remembered(headingsOf(first.preview));
+    const { preview, planned } = before ? made({ ...before, ...plan.mapping }) : first;
+    return { preview, planned: [...planned], revisions: [] };
+  }
+  const logbook = logbookIn(text);
+  const present = await plan.present({
+    rows: [],
+    entries: logbook.entries.map(({ id }) => id),
+  });
+  const ordered = inChainOrder(logbook.entries) as Entry[];
+  const merged = mergeOf(logbook, ordered, present);
+  return {
+    preview: merged.preview,
+    planned: [{ key: 'logbook', faulty: false, rows: merged.rows, entries: merged.entries }],
+    revisions: merged.revisions,
+  };
+}

@@ -1,0 +1,17 @@
+/** What the process that plans an import is given, and what it tells. */
+import type { Packs } from '../../core/rules/packs/shipped';
+import type { Mapping } from '../../sheets/mapping';
+import type { PlannedFile } from './planFile';
+
+export interface ImportTask {
+  url: string;
+  path: string;
+  name: string;
+  mapping: Mapping;
+  packs: Packs;
+  fixedToday: string | null;
+  nowMs: number;
+}
+
+export type FromChild =
+  { progress: { done: number; of: number } } | { planned: PlannedFile } | { refusal: string };

@@ -1,0 +1,14 @@
+/** Files under the hash of their content: written aside first, so that what is there is there whole, and the same twice is one. */
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+
+export async function keepFile(folder: string, name: string, content: Buffer): Promise<void> {
+  const target = join(folder, name);
+  if (existsSync(target)) return;
+  await mkdir(folder, { recursive: true });
+  const aside = `${target}.${randomUUID()}.part`;
+  await writeFile(aside, content);
+  await rename(aside, target);
+}

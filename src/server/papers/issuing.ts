@@ -1,0 +1,148 @@
+/**
+ * Documents leave the house here: previewed, numbered, drawn, kept under the hash of their content, and sealed into the chain
+ * with to whom they went. Of the same record the same file goes out again.
+ */
+import { createHash } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import type { z } from 'zod';
+import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
+import type { IssuedRow, PaperRequest, paperPreview } from '../../contract/papers';
+import type { Owner } from '../../core/logbook/tables';
+import { answerOfOwner, asksOf } from '../../papers/asks';
+import type { Made } from '../../papers/made';
+import { makePapers } from '../../papers/make';
+import type { Answers } from '../../papers/entryPapers';
+import type { Clock } from '../clock';
+import type { Judging } from '../judging';
+import { keepFile } from '../keptFile';
+import type { Photos } from '../photos';
+import { conflict, invalid } from '../problem';
+import type { Rows } from '../rows';
+import type { Database } from '../store/database';
+import type { IssuedStore } from '../store/issued';
+import type { Store } from '../store/store';
+import { pdfOf } from './pdf';
+import { baseNumber, stampOf } from './stamp';
+import { storeRecords } from './storeRecords';
+
+const FILE_NAME = /^[0-9a-f]{64}\.pdf$/;
+
+export class Issuing {
+  constructor(
+    private readonly database: Database,
+    private readonly store: Store,
+    private readonly issued: IssuedStore,
+    private readonly judging: Judging,
+    private readonly rows: Rows,
+    private readonly photos: Photos,
+    private readonly clock: Clock,
+    readonly folder: string,
+  ) {}
+
+  async preview(request: PaperRequest): Promise<z.infer<typeof paperPreview>> {
+    const before = await this.issued.ofBase(baseNumber(request));
+    const last = before[0] ?? null;
+    const made = await this.made(request, last?.answers ?? {});
+    const stamp = stampOf(request, made, last);
+    return {
+      number: stamp.number,
+      fingerprint: stamp.fingerprint,
+      changed: [...stamp.changed],
+      papers: [...made.papers],
+      asks: asksOf(request, await this.ownerOf(made), last?.answers),
+      before,
+    };
+  }
+
+  async issue({ id, request, by, to, answers }: BodyRead<'issuePaper'>): Promise<IssuedRow> {
+    const known = await this.issued.byId(id);
+    if (known) return known;
+    const last = (await this.issued.ofBase(baseNumber(request)))[0] ?? null;
+    const first = await this.made(request, answers);
+    const made = (await this.remember(first, answers, by)) ? await this.made(request, answers) : first;
+    const stamp = stampOf(request, made, last);
+    const file = last?.fingerprint === stamp.fingerprint ? last.file : await this.drawn(made, stamp);
+    const [paper] = made.papers;
+    if (!paper) throw new Error('A document has at least one paper.');
+    return this.database.write(async () => {
+      const [latest] = await this.issued.ofBase(baseNumber(request));
+      if (latest?.id !== last?.id)
+        throw conflict(
+          'This document was issued meanwhile by somebody else.',
+          'Look at it again, and issue it then.',
+        );
+      const row: IssuedRow = {
+        id,
+        number: stamp.number,
+        base: baseNumber(request),
+        version: stamp.version,
+        request,
+        title: paper.title,
+        subject: paper.subject,
+        applianceId: made.machineId,
+        asOf: made.asOf,
+        recordedAt: new Date(this.clock.nowMs()).toISOString(),
+        by,
+        to,
+        fingerprint: stamp.fingerprint,
+        file,
+        changed: [...stamp.changed],
+        answers,
+      };
+      const revision = { table: 'issued', id, row, recordedAt: row.recordedAt, by, why: `issued to ${to}` };
+      const sealed = await this.store.sealed([], [revision]);
+      await this.database.batch([this.issued.insert(row), ...sealed.statements]);
+      return row;
+    });
+  }
+
+  list({ machine, after, limit }: QueryRead<'papers'>): Promise<AnswerOf<'papers'>> {
+    return this.issued.page(machine ?? null, after ?? null, limit);
+  }
+
+  /** The file of an issue with its number; null where there is none. */
+  async fileOf(id: string): Promise<{ path: string; name: string } | null> {
+    const row = await this.issued.byId(id);
+    const path = row && FILE_NAME.test(row.file) ? join(this.folder, row.file) : null;
+    return row && path !== null && existsSync(path) ? { path, name: `${row.number}.pdf` } : null;
+  }
+
+  private async made(request: PaperRequest, answers: Answers): Promise<Made> {
+    const records = storeRecords(this.store, await this.judging.currentPacks(), this.clock);
+    const made = await makePapers(request, records, answers);
+    if (!made.ok) throw invalid([{ path: ['document'], message: made.refusal }], made.refusal);
+    return made.value;
+  }
+
+  private async ownerOf({ ownerId }: Made): Promise<Owner | null> {
+    return ownerId === null ? null : ((await this.store.rowOf('owners', ownerId)) as Owner | null);
+  }
+
+  /** What was answered for the owner stands in the owner's row from now on; true: the row changed. */
+  private async remember(
+    made: Made,
+    answers: Readonly<Record<string, string>>,
+    by: string,
+  ): Promise<boolean> {
+    const owner = await this.ownerOf(made);
+    if (!owner) return false;
+    const fresh = asksOf(made.request, owner)
+      .filter(({ scope, key }) => scope === 'owner' && (answers[key] ?? '').trim() !== '')
+      .filter(({ key }) => answerOfOwner(owner, key) === '');
+    if (fresh.length === 0) return false;
+    const row = { ...owner, ...Object.fromEntries(fresh.map(({ key }) => [key, answers[key]?.trim()])) };
+    await this.rows.change([{ table: 'owners', id: owner.id, row }], {
+      by,
+      why: 'asked when a document was issued',
+    });
+    return true;
+  }
+
+  private async drawn(made: Made, stamp: ReturnType<typeof stampOf>): Promise<string> {
+    const bytes = await pdfOf({ papers: made.papers, stamp, photoPath: this.photos.pathOf });
+    const file = `${createHash('sha256').update(bytes).digest('hex')}.pdf`;
+    await keepFile(this.folder, file, bytes);
+    return file;
+  }
+}
