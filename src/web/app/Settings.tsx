@@ -41,6 +41,7 @@ export function Settings({ onClose }: { onClose: () => void }) {
       <ul>
         {[
           { to: '/company', words: 'Company: people, certificates, owners, instruments, seals' },
+          { to: '/papers', words: 'Papers: documents, spreadsheets in and out, calendars, labels' },
           { to: '/rules', words: 'Rules: rule sets, methods, own figures' },
           { to: '/changes', words: 'Who changed what' },
         ].map(({ to, words }) => (

@@ -8,7 +8,7 @@ import { DutyMark } from '../parts/StateMark';
 import { OBLIGATION_STATE_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { whyWords } from '../../words/why';
-import { dutiesOf } from './caseLane';
+import { dutiesOf } from '../../record/caseLane';
 
 export function CaseDuties({
   standing,

@@ -1,8 +1,9 @@
 /** A case from exceedance or detection to closure: a lane of what was done and what comes next. */
 import { Link, useParams } from 'react-router';
-import { parseDay } from '../../core/quantity/day';
+import { dayText, parseDay } from '../../core/quantity/day';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { useMachineView, type MachineView } from '../data/machineView';
+import { issueAddress } from '../data/paperAddress';
 import { ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { WorkingDisclosure } from '../parts/Working';
@@ -80,6 +81,18 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
           </Section>
         </div>
         <div>
+          <p className="no-print mb-4">
+            <ButtonLink
+              to={issueAddress({
+                document: 'leakRepairFile',
+                machine: machine.appliance.id,
+                pack: pack.id,
+                opened: dayText(openedOn),
+              })}
+            >
+              Leak-repair file
+            </ButtonLink>
+          </p>
           <CaseActions view={view} found={found} />
           <Section title="Why it opened">
             <Opening view={view} found={found} />

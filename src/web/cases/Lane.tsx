@@ -7,7 +7,7 @@ import { CLOSED_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import { whyWords } from '../../words/why';
-import { type LaneStep, laneOf } from './caseLane';
+import { type LaneStep, laneOf } from '../../record/caseLane';
 
 export function Lane({ view, found }: { view: MachineView; found: CaseStanding }) {
   const steps = laneOf(view.standing, found);

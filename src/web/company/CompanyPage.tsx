@@ -1,5 +1,6 @@
 /** The company: its own row, people with their certificates, owners, instruments; each with its history. */
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { COMPANY_ID, type RowTable } from '../../contract/rows';
 import { useCompany, useVerify } from '../data/queries';
 import { Button, ButtonLink } from '../parts/Button';
@@ -96,13 +97,9 @@ function Chain() {
                   : `▲ Altered outside the app: ${alteredRows.map((each) => `${each.table} ${each.id}`).join(', ')}.`}
             </p>
             <p className="mt-2">
-              <a
-                className="font-semibold text-green underline underline-offset-4"
-                href="/api/logbook"
-                download
-              >
-                Save the whole logbook as a file
-              </a>
+              <Link className="font-semibold text-green underline underline-offset-4" to="/papers/export">
+                Take the logbook out as a file
+              </Link>
             </p>
           </>
         )}

@@ -65,16 +65,24 @@ export const ask = <Name extends DocumentName>(
     signal && { signal },
   );
 
-export const tell = <Name extends DocumentName>(name: Name, body: BodyOf<Name>): Promise<AnswerOf<Name>> =>
-  call(name, ENDPOINTS[name].path, {
+export const tell = <Name extends DocumentName>(
+  name: Name,
+  body: BodyOf<Name>,
+  { parts }: Asking<Name> = {},
+): Promise<AnswerOf<Name>> =>
+  call(name, addressOf(ENDPOINTS[name].path, parts ?? {}, {}), {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
+    body: JSON.stringify(body ?? {}),
   });
 
 /** Sends a file as it is. */
-export const send = <Name extends DocumentName>(name: Name, body: Blob): Promise<AnswerOf<Name>> =>
-  call(name, ENDPOINTS[name].path, {
+export const send = <Name extends DocumentName>(
+  name: Name,
+  body: Blob,
+  { query }: Asking<Name> = {},
+): Promise<AnswerOf<Name>> =>
+  call(name, addressOf(ENDPOINTS[name].path, {}, (query ?? {}) as Record<string, unknown>), {
     method: 'POST',
     headers: { 'content-type': body.type || 'application/octet-stream' },
     body,

@@ -7,7 +7,7 @@ import { dayOf } from '../../core/quantity/day';
 import { standingDocument } from '../../core/rules/standingDocument';
 import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
 import { gas, recovered, sceneOf, storyOf, topOff } from '../../core/testkit/facts';
-import { standingWith } from './standing';
+import { standingWith } from '../../record/foldedMachine';
 import { beforehand, previewOf } from './gasPreview';
 import { placedInDay } from '../../record/placeInDay';
 

@@ -8,7 +8,8 @@ import type { AdditionRate } from '../../core/rules/leakRate';
 import type { Packs } from '../../core/rules/packs/shipped';
 import { machineFacts } from '../../core/rules/machineFacts';
 import type { Standing } from '../../core/rules/standing';
-import { type Machine, standingWith } from './standing';
+import { type Machine } from './standing';
+import { standingWith } from '../../record/foldedMachine';
 
 /** The machine without the entry that is typed, folded once: it stays the same while an amount is typed. */
 export interface Beforehand {

@@ -209,15 +209,23 @@ export function useAppend() {
   });
 }
 
-/** What rows say stands in many places: everything is read anew. */
-function useRefreshing() {
+/**
+ * What rows say stands in many places: everything is read anew. A first answer that is still on its way was asked for
+ * before the change and would count as fresh, so it is given up.
+ */
+export async function readAllAnew(client: QueryClient): Promise<void> {
+  await client.cancelQueries();
+  await client.invalidateQueries();
+}
+
+export function useAllAnew() {
   const client = useQueryClient();
-  return () => client.invalidateQueries();
+  return () => readAllAnew(client);
 }
 
 /** Changes rows, each with what it said when it was read. */
 export function useChangeRows() {
-  const refresh = useRefreshing();
+  const refresh = useAllAnew();
   return useMutation({
     mutationFn: (change: BodyOf<'changeRows'>) => tell('changeRows', change),
     onSuccess: refresh,
@@ -225,7 +233,7 @@ export function useChangeRows() {
 }
 
 export function useAddMachine() {
-  const refresh = useRefreshing();
+  const refresh = useAllAnew();
   return useMutation({
     mutationFn: (machine: BodyOf<'addMachine'>) => tell('addMachine', machine),
     onSuccess: refresh,
@@ -233,8 +241,39 @@ export function useAddMachine() {
 }
 
 export function useAmend() {
-  const refresh = useRefreshing();
+  const refresh = useAllAnew();
   return useMutation({ mutationFn: (amendment: Amendment) => tell('amend', amendment), onSuccess: refresh });
+}
+
+export const useFeeds = () => useAsk('feeds');
+
+function useFeedDeed<Asked = undefined>(mutationFn: (asked: Asked) => Promise<unknown>) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn,
+    onSuccess: () => client.invalidateQueries({ queryKey: ['feeds'] }),
+  });
+}
+export const useMakeFeed = () => useFeedDeed((feed: BodyOf<'makeFeed'>) => tell('makeFeed', feed));
+export const useWithdrawFeed = (id: string) =>
+  useFeedDeed(() => tell('withdrawFeed', undefined, { parts: { id } }));
+
+export const useImportPages = () => usePages('imports', {});
+
+export const useIssuedPages = (machine: string | null) =>
+  usePages('papers', machine === null ? {} : { machine });
+export const usePaperPreview = (request: QueryOf<'paperPreview'>) =>
+  useAsk('paperPreview', { query: request });
+
+export function useIssuePaper() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (issue: BodyOf<'issuePaper'>) => tell('issuePaper', issue),
+    onSuccess: () =>
+      Promise.all(
+        ['papers', 'owners', 'changes'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+      ),
+  });
 }
 
 export const useStorePhoto = () => useMutation({ mutationFn: (photo: Blob) => send('storePhoto', photo) });

@@ -4,17 +4,17 @@
  * told in a list beside it.
  */
 import { useState } from 'react';
-import type { CircuitMap, MapPart, Pipe } from '../../core/visit/circuit/map';
+import type { CircuitMap, MapPart } from '../../core/visit/circuit/map';
 import { uncapped } from '../../words/list';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 import { DrawnPart, partSaid } from './DrawnPart';
-import { COLUMNS } from './layoutCells';
-import { BRANCHES_OF_A_PAGE, type Drawn, type PlacedPart, drawn, pagesOf } from './placing';
+import { COLUMNS } from '../../record/drawing/layoutCells';
+import { CELL, middleOf, pathOf } from '../../record/drawing/pipes';
+import { BRANCHES_OF_A_PAGE, type Drawn, drawn, pagesOf } from '../../record/drawing/placing';
 import { MARK_SIGN, type PartShown, type ValueShown } from './shown';
-import { CELL, ValueBox } from './ValueBox';
+import { ValueBox } from './ValueBox';
 
-const HALF = CELL / 2;
 const WIDTH = COLUMNS * CELL;
 
 interface Props {
@@ -24,22 +24,6 @@ interface Props {
   values?: readonly ValueShown[];
   onTouch?: ((part: MapPart) => void) | undefined;
   onValue?: ((value: ValueShown) => void) | undefined;
-}
-
-const at = (part: PlacedPart): { x: number; y: number } => ({
-  x: part.column * CELL + HALF,
-  y: part.row * CELL + HALF,
-});
-
-/** From part to part along the grid, so that pipes run square: across first, but up before across to the right. */
-function pathOf(pipe: Pipe, byId: ReadonlyMap<string, PlacedPart>): string {
-  const points = pipe.through.flatMap((id) => byId.get(id) ?? []).map(at);
-  return points.reduce((path, { x, y }, index) => {
-    const before = points[index - 1];
-    if (!before) return `M${String(x)} ${String(y)}`;
-    const upFirst = y < before.y && x > before.x;
-    return upFirst ? `${path}V${String(y)}H${String(x)}` : `${path}H${String(x)}V${String(y)}`;
-  }, '');
 }
 
 /** The first place stands at the left edge; below it the line that runs down there is cleared. */
@@ -150,7 +134,7 @@ function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props
         />
       ))}
       {drawing.parts.map((part) => (
-        <DrawnPart key={part.id} part={part} at={at(part)} shown={shown(part)} onTouch={onTouch} />
+        <DrawnPart key={part.id} part={part} at={middleOf(part)} shown={shown(part)} onTouch={onTouch} />
       ))}
       {values.map((value) => {
         const slot = drawing.slotOf(value.place, value.partId);

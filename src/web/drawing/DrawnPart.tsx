@@ -2,11 +2,11 @@
 import type { MapPart } from '../../core/visit/circuit/map';
 import type { SpotMark } from '../../core/visit/notes';
 import { MARK_WORDS, partName, partWords } from '../../words/circuit';
-import { GLYPHS } from './glyphs';
-import type { PlacedPart } from './placing';
+import { GLYPHS, type Shape } from '../../record/drawing/glyphs';
+import { CELL } from '../../record/drawing/pipes';
+import type { PlacedPart } from '../../record/drawing/placing';
 import type { PartShown } from './shown';
 import { asButton } from './touch';
-import { CELL } from './ValueBox';
 
 const HALF = CELL / 2;
 
@@ -71,7 +71,9 @@ export function DrawnPart({
         strokeWidth={1.6}
         strokeLinejoin="round"
       >
-        {GLYPHS[part.type]}
+        {GLYPHS[part.type].map((shape, index) => (
+          <Drawn key={index} shape={shape} />
+        ))}
       </g>
       {shut && (
         <text y={22} textAnchor="middle" fontSize={12.5} fontWeight={700} className="fill-brick">
@@ -102,4 +104,14 @@ export function DrawnPart({
       )}
     </g>
   );
+}
+
+function Drawn({ shape }: { shape: Shape }) {
+  if ('path' in shape) return <path d={shape.path} />;
+  if ('circle' in shape) {
+    const [cx, cy, r] = shape.circle;
+    return <circle cx={cx} cy={cy} r={r} />;
+  }
+  const [x, y, width, height, rx] = shape.rect;
+  return <rect x={x} y={y} width={width} height={height} rx={rx} strokeDasharray={shape.dashed && '3 3'} />;
 }

@@ -1,10 +1,10 @@
 /** A reading on the pipe where it was taken: its figure, what it amounts to, and whether it is high, low or right. */
 import clsx from 'clsx';
-import type { Slot } from './layoutCells';
+import type { Slot } from '../../record/drawing/layoutCells';
+import { CELL } from '../../record/drawing/pipes';
 import { MARK_SIGN, type ValueShown } from './shown';
 import { asButton } from './touch';
 
-export const CELL = 48;
 const GAP = 3;
 /** mean width of a letter, as a share of its size */
 const LETTER = 0.5;

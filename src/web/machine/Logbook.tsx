@@ -1,13 +1,15 @@
 /** The logbook of a machine: every entry and every version of it, newest first, with correct and void. */
 import { useState } from 'react';
-import type { Entry } from '../../core/logbook/entry';
+import type { DocumentKind } from '../../contract/papers';
+import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { byOrder, deadIds } from '../../core/logbook/order';
 import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
+import { issueAddress } from '../data/paperAddress';
 import { useWriter } from '../data/writer';
 import { useCorrecting } from '../data/useCorrecting';
-import { Button } from '../parts/Button';
+import { Button, ButtonLink } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { dateWords } from '../../words/dates';
 import { isCorrectable } from '../../record/forms';
@@ -16,6 +18,13 @@ import type { MachineView } from '../data/machineView';
 import { VoidSheet } from '../forms/VoidSheet';
 
 const SHOWN = 25;
+
+/** Entries that are papers of their own. */
+const PAPER_OF: Partial<Record<EntryKind, DocumentKind>> = {
+  leakInspection: 'inspection',
+  extension: 'extension',
+  planFiled: 'plan',
+};
 
 export function Logbook({ view }: { view: MachineView }) {
   const { machine } = view;
@@ -82,6 +91,7 @@ function LogbookEntry({
   const { people } = useWriter();
   const correct = useCorrecting(machine.appliance.id);
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
+  const paper = PAPER_OF[entry.kind];
   const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
   return (
     <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
@@ -108,7 +118,16 @@ function LogbookEntry({
         )}
       </div>
       {!dead && (
-        <div className="no-print flex gap-1">
+        <div className="no-print flex flex-wrap gap-1">
+          {paper && (
+            <ButtonLink
+              weight="quiet"
+              className="px-2"
+              to={issueAddress({ document: paper, entry: entry.id })}
+            >
+              Issue
+            </ButtonLink>
+          )}
           {isCorrectable(entry) && (
             <Button weight="quiet" className="px-2" onClick={() => correct(entry)}>
               Correct

@@ -22,6 +22,7 @@ import { HistorySection } from '../forms/rows/RowHistory';
 import { RowSheet } from '../forms/rows/RowSheet';
 import { Visits } from './Visits';
 import { Opening } from './Opening';
+import { PapersOf } from './PapersOf';
 import { WriteMenu } from './WriteMenu';
 import { useMachineHead } from '../data/queries';
 
@@ -91,6 +92,7 @@ function Shown({ view }: { view: MachineView }) {
       }
     >
       <Figures view={view} />
+      <PapersOf view={view} />
       {standing.notes.length > 0 && (
         <ul className="mb-6 border-l-4 border-ochre pl-3">
           {standing.notes.map((note) => (

@@ -1,5 +1,5 @@
 /** What is due on this machine: why, by which rule, and the form that answers it. */
-import { type Obligation, stateOf, openObligations } from '../../core/rules/obligation';
+import { stateOf, openObligations } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from './CannotJudge';
 import { ANSWERS } from '../../record/answers';
@@ -7,26 +7,13 @@ import { useWriteSheet } from '../data/writeSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { DutyMark } from '../parts/StateMark';
-import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
+import { OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
+import { foldedObligations } from '../../words/duties';
 import { whyWords } from '../../words/why';
 import type { MachineView } from '../data/machineView';
 
 const SHOWN = 6;
-
-/** The same duty of several packs on the same day is one to do. */
-export function foldedObligations(
-  obligations: readonly Obligation[],
-): { first: Obligation; packs: string[] }[] {
-  const byKey = new Map<string, { first: Obligation; packs: string[] }>();
-  for (const each of obligations) {
-    const key = `${each.kind} ${String(each.due)} ${String(each.doneOn)} ${String(each.ended)}`;
-    const known = byKey.get(key);
-    if (known) known.packs.push(PACK_WORDS[each.pack.id]);
-    else byKey.set(key, { first: each, packs: [PACK_WORDS[each.pack.id]] });
-  }
-  return [...byKey.values()];
-}
 
 export function Duties({ view: { standing, today, machine, system } }: { view: MachineView }) {
   const write = useWriteSheet();

@@ -4,7 +4,7 @@ import type { Entry } from '../../core/logbook/entry';
 import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
 import { stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';
-import { standingWith } from '../data/standing';
+import { standingWith } from '../../record/foldedMachine';
 import { massOf } from '../../record/gasDraft';
 import { RateLines } from '../forms/gas/RateLines';
 import { TextField } from '../parts/Field';

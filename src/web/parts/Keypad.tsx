@@ -61,6 +61,7 @@ export function Keypad(props: Props) {
           placeholder="–"
           className="min-w-0 flex-1 bg-paper text-right text-5xl font-bold tabular-nums outline-none"
           value={text}
+          readOnly={busy}
           onChange={(event) => onText(event.target.value)}
         />
         <span className="min-w-12 text-xl font-semibold">{unit}</span>
@@ -68,7 +69,8 @@ export function Keypad(props: Props) {
       <div className="min-h-12 border-b border-line pb-1 leading-snug" aria-live="polite">
         {below}
       </div>
-      <div className="mt-2 grid grid-cols-4 gap-2" role="group" aria-label="Keys">
+      {/* While it is saved no figure is taken: it would be lost with the place that goes. */}
+      <fieldset className="mt-2 grid min-w-0 grid-cols-4 gap-2" aria-label="Keys" disabled={busy}>
         {[
           '7',
           '8',
@@ -87,7 +89,7 @@ export function Keypad(props: Props) {
           '.',
           'unknown',
         ].map(keyOf)}
-      </div>
+      </fieldset>
       <Button type="submit" weight="main" className="mt-3 min-h-14 w-full text-lg" disabled={busy}>
         {busy ? 'Saving…' : confirm}
       </Button>

@@ -1,5 +1,5 @@
 /** A photo with its marks drawn on top: arrows and circles in shares of width and height. */
-import type { Marks } from './photos';
+import type { Marks } from '../../record/photos';
 
 export const photoAddress = (file: string): string => `/api/photos/${file}`;
 

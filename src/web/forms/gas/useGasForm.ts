@@ -8,7 +8,8 @@ import { type Day, dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
 import { useBottlesToHand } from '../../data/queries';
 import { rememberMachine } from '../../data/recentMachines';
-import { type Machine, standingWith, usePacks } from '../../data/standing';
+import { type Machine, usePacks } from '../../data/standing';
+import { standingWith } from '../../../record/foldedMachine';
 import { useWrite } from '../../data/useWrite';
 import {
   type Direction,

@@ -8,7 +8,7 @@ import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { statedWords } from '../../../words/stated';
 import { Picture } from '../../photos/Picture';
-import { photosOf } from '../../photos/photos';
+import { photosOf } from '../../../record/photos';
 import { type MachineView } from '../../data/machineView';
 
 /** Stains that misled somebody before, or that were cleaned to see whether they come back. */

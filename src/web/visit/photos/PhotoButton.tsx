@@ -8,7 +8,7 @@ import { useStorePhoto } from '../../data/queries';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';
-import { photosOf } from '../../photos/photos';
+import { photosOf } from '../../../record/photos';
 import { Picture } from '../../photos/Picture';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';

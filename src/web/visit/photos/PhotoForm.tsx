@@ -13,7 +13,7 @@ import { SelectField, TextField } from '../../parts/Field';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 import { MarksDrawn, photoAddress } from '../../photos/Picture';
-import type { Marks } from '../../photos/photos';
+import type { Marks } from '../../../record/photos';
 
 type Shape = Marks[number]['shape'];
 /** Shorter drags are slips of the finger, as a share of the picture. */

@@ -1,11 +1,11 @@
 /** The readings of this visit as a series, with what they amount to and what they were last time. */
 import { useMemo } from 'react';
-import { CONDENSER_SPLIT } from '../../../core/bench/targets';
-import { type Figures, figuresOf } from '../../../core/visit/readings/figures';
+import type { Figures } from '../../../core/visit/readings/figures';
 import { type Taken, readingSeries } from '../../../core/visit/readings/series';
+import { recoveredShare } from '../../../core/visit/gasOfVisit';
 import { type Measured, valueOf } from '../../../core/visit/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
-import { usualDifference } from '../../../record/circuitOf';
+import { figuresFor } from '../../../record/readFigures';
 import { useTable } from '../../data/useTable';
 import { useVisit } from '../visitContext';
 
@@ -22,22 +22,16 @@ export interface Readings {
 }
 
 export function useReadings(): Readings {
-  const { readings, view, visitId, atmosphere } = useVisit();
+  const { readings, record, view, visitId } = useVisit();
   const table = useTable(view.standing.present.refrigerant.name).data;
-  const difference = usualDifference(view);
-  const water = view.machine.appliance.kind === 'chiller';
   return useMemo(() => {
     return {
       ...readings,
-      figuresFor: (so) =>
-        table
-          ? figuresOf(so, {
-              table,
-              atmosphere,
-              difference,
-              split: water ? CONDENSER_SPLIT.waterCooled : CONDENSER_SPLIT.standard,
-            })
-          : null,
+      figuresFor: figuresFor(
+        view,
+        table ?? null,
+        recoveredShare(record.entries, view.standing.present.fullCharge),
+      ),
       lastTime: (name) => {
         // Only asked when a keypad opens: the visit before, from the newest back.
         const before = view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId);
@@ -46,5 +40,5 @@ export function useReadings(): Readings {
         return given ? (typeof given === 'string' ? given : given.typed) : null;
       },
     };
-  }, [readings, view, visitId, table, difference, water, atmosphere]);
+  }, [readings, record, view, visitId, table]);
 }

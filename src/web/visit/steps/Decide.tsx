@@ -5,7 +5,7 @@ import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteSheet } from '../../data/writeSheet';
 import { type FormKind, kindForm, noteForm } from '../../../record/forms';
-import { foldedObligations } from '../../panels/Duties';
+import { foldedObligations } from '../../../words/duties';
 import { WhatIf } from '../../panels/WhatIf';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';

@@ -10,18 +10,19 @@ import { useVisitRows } from '../../data/queries';
 import { visitAddress } from '../../data/visitAddress';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
-import { Button } from '../../parts/Button';
+import { Button, ButtonLink } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
-import { ServiceRecord } from '../paper/ServiceRecord';
-import { SignaturePad } from '../paper/SignaturePad';
+import { issueAddress } from '../../data/paperAddress';
+import { ServiceRecord } from '../ServiceRecord';
+import { SignaturePad } from '../SignaturePad';
 import { MainAction } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
 export function HandOver() {
-  const { record } = useVisit();
+  const { record, visitId, view } = useVisit();
   const [whole, setWhole] = useState(false);
   const signed = notesOf(record.entries, 'signed').length > 0;
   return (
@@ -41,6 +42,15 @@ export function HandOver() {
             <Button onClick={() => window.print()}>
               <Printer aria-hidden="true" size={20} /> Print
             </Button>
+            <ButtonLink
+              to={issueAddress({
+                document: 'serviceRecord',
+                visit: visitId,
+                machine: view.machine.appliance.id,
+              })}
+            >
+              Issue as PDF
+            </ButtonLink>
           </div>
         )}
       </div>

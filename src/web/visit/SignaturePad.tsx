@@ -1,9 +1,8 @@
 /** A signature with a finger or a pen, kept as path data: sharp at any size, and small. */
 import { useEffect, useRef } from 'react';
 import Pad from 'signature_pad';
-import { Button } from '../../parts/Button';
-
-export const SIGNATURE_BOX = { width: 400, height: 120 } as const;
+import { SIGNATURE_BOX } from '../../papers/paper';
+import { Button } from '../parts/Button';
 
 /** Strokes of the pen as SVG path data in the box of a signature. */
 function pathData(pad: Pad, width: number, height: number): string {

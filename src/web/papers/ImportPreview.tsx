@@ -1,0 +1,164 @@
+/** A file as the app understands it, before anything is written: columns, questions, rows, and what would follow. */
+import { useState } from 'react';
+import type { ImportPreview as Preview, ImportState } from '../../contract/imports';
+import type { Mapping } from '../../sheets/mapping';
+import { dateWords } from '../../words/dates';
+import { percentText } from '../../words/rod';
+import { useImportDeeds } from '../data/imports';
+import { useWriter } from '../data/writer';
+import { ApiError } from '../forms/ApiError';
+import { WriterField } from '../forms/WriterField';
+import { Button } from '../parts/Button';
+import { CheckField } from '../parts/Field';
+import { Section } from '../parts/Page';
+import { ColumnsForm } from './ColumnsForm';
+import { FaultList } from './FaultList';
+import { countWords } from './ImportDone';
+
+interface Props {
+  state: ImportState;
+  preview: Preview;
+  mapping: Mapping;
+  onMapping: (mapping: Mapping) => void;
+}
+
+export function ImportPreview({ state, preview, mapping, onMapping }: Props) {
+  const { person } = useWriter();
+  const { write } = useImportDeeds(state.id);
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const [leaveOutFaulty, setLeaveOutFaulty] = useState(false);
+  const readyOut = preview.rows.filter((row) => row.state === 'ready' && out.has(keyOf(row))).length;
+  const ready = preview.ready - readyOut;
+  const blocked = preview.faulty.length > 0 && !leaveOutFaulty;
+  // Where the columns themselves are wrong no row was read: there is nothing to leave out.
+  const columnsWrong = preview.faulty.length > 0 && preview.faultyRows === 0;
+  const toggle = (key: string) => {
+    const next = new Set(out);
+    if (!next.delete(key)) next.add(key);
+    setOut(next);
+  };
+  return (
+    <div className="my-4">
+      <h2 className="break-words">{state.name}</h2>
+      <p role="status" className="mb-4 flex flex-wrap gap-x-5 font-semibold">
+        <span>
+          {countWords(
+            preview.total,
+            preview.kind === 'logbook' ? 'row and entry' : 'row',
+            preview.kind === 'logbook' ? 'rows and entries' : 'rows',
+          )}
+        </span>
+        <span className="text-green">● {preview.ready} new</span>
+        <span className="text-soft">○ {preview.known} there already</span>
+        {preview.faultyRows > 0 && <span className="text-brick">▲ {preview.faultyRows} faulty</span>}
+      </p>
+      {preview.kind === 'spreadsheet' && (
+        <ColumnsForm preview={preview} mapping={mapping} onMapping={onMapping} />
+      )}
+      <FaultList faulty={preview.faulty} />
+      <Standings preview={preview} />
+      <Rows preview={preview} out={out} onToggle={toggle} />
+      <div className="max-w-md">
+        {preview.faultyRows > 0 && (
+          <CheckField
+            label={`Leave the ${countWords(preview.faultyRows, 'faulty row')} out`}
+            checked={leaveOutFaulty}
+            onChange={(event) => setLeaveOutFaulty(event.target.checked)}
+          />
+        )}
+        <WriterField />
+        <ApiError error={write.error} />
+        <Button
+          weight="main"
+          className="mt-2"
+          disabled={blocked || columnsWrong || ready === 0 || !person || write.isPending}
+          onClick={() => write.mutate({ by: person?.id ?? '', leaveOut: [...out], leaveOutFaulty })}
+        >
+          {write.isPending
+            ? 'Writing…'
+            : ready === 0
+              ? 'Nothing new to bring in'
+              : `Bring in ${countWords(ready, 'row')}`}
+        </Button>
+        {blocked && !columnsWrong && (
+          <p className="mt-2 text-soft">
+            Put the faulty rows right in the file and choose it again, or leave them out. Until then nothing
+            is written.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const keyOf = ({ sheet, row }: { sheet: string; row: number }): string => `${sheet} ${String(row)}`;
+
+/** What would follow: who would have exceeded, said before anything is written. */
+function Standings({ preview: { would, touched } }: { preview: Preview }) {
+  if (touched === 0) return null;
+  return (
+    <Section title="What would follow">
+      <p className={would.length > 0 ? 'font-semibold text-brick' : ''}>
+        {would.length === 0
+          ? `None of the ${countWords(touched, 'machine')} exceeds a limit by what can be judged.`
+          : `◆ ${String(would.length)} of ${countWords(touched, 'machine')} ${would.length === 1 ? 'has' : 'have'} exceeded a limit.`}
+      </p>
+      <ul>
+        {would.map((each) => (
+          <li key={`${each.site} ${each.machine}`} className="rule-b py-1">
+            <span className="font-semibold">{each.machine}</span>, {each.site}: {percentText(each.percent)} a
+            year on {dateWords(each.on)}, limit {percentText(each.limit)}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+const STATE = { ready: ['●', 'new'], known: ['○', 'there already'], faulty: ['▲', 'faulty'] } as const;
+
+function Rows({
+  preview,
+  out,
+  onToggle,
+}: {
+  preview: Preview;
+  out: ReadonlySet<string>;
+  onToggle: (key: string) => void;
+}) {
+  if (preview.rows.length === 0) return null;
+  return (
+    <Section title="Rows, as they are understood">
+      <ol>
+        {preview.rows.map((row) => {
+          const key = keyOf(row);
+          const [sign, words] = STATE[row.state];
+          return (
+            <li key={key} className="rule-b">
+              <label className="flex min-h-11 cursor-pointer items-center gap-3 py-1">
+                <input
+                  type="checkbox"
+                  className="size-6 shrink-0 accent-green"
+                  checked={row.state === 'ready' && !out.has(key)}
+                  disabled={row.state !== 'ready'}
+                  onChange={() => onToggle(key)}
+                />
+                <span className="w-16 shrink-0 text-soft tabular-nums">row {row.row}</span>
+                <span className="min-w-0 flex-1 break-words">{row.words}</span>
+                <span className={row.state === 'faulty' ? 'font-semibold text-brick' : 'text-soft'}>
+                  {sign} {words}
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ol>
+      {preview.total > preview.rows.length && (
+        <p className="text-soft">
+          {preview.rows.length} of {preview.total} rows are shown, faulty ones first; all are read and
+          written.
+        </p>
+      )}
+    </Section>
+  );
+}
