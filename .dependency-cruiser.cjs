@@ -31,8 +31,8 @@ module.exports = {
       { path: 'node_modules/(react|express|drizzle-orm|@libsql|recharts)|^(fs|path|os|http)$' },
     ),
     forbid(
-      'words-and-records-have-no-interface',
-      { path: '^src/(words|record)/', pathNot: TEST },
+      'words-records-and-papers-have-no-interface',
+      { path: '^src/(words|record|papers)/', pathNot: TEST },
       { path: 'node_modules/(react|express|drizzle-orm|@libsql|recharts)|^(fs|path|os|http)$' },
     ),
     forbid(

@@ -18,17 +18,21 @@ const core = {
 const house = {
   core: [],
   contract: ['core'],
-  words: ['core'],
+  words: ['core', 'contract'],
   record: ['core', 'contract', 'words'],
-  server: ['core', 'contract', 'words', 'record'],
-  web: ['core', 'contract', 'words', 'record'],
+  papers: ['core', 'contract', 'words', 'record'],
+  sheets: ['core', 'contract', 'words'],
+  server: ['core', 'contract', 'words', 'record', 'papers', 'sheets'],
+  web: ['core', 'contract', 'words', 'record', 'papers', 'sheets'],
   demo: ['core', 'contract', 'server'],
-  cli: ['core', 'contract', 'words', 'record', 'server'],
+  cli: ['core', 'contract', 'words', 'record', 'papers', 'sheets', 'server'],
 };
 
 /** Layers of the web, from the bottom; rooms of one layer do not know each other, save where it is said. */
 const shared = ['parts', 'data', 'forms'];
 const several = ['calculators', 'drawing', 'panels', 'photos'];
+/** made of those below, used by several features */
+const paper = [...shared, ...several];
 const features = [
   'bench',
   'bottles',
@@ -37,6 +41,7 @@ const features = [
   'due',
   'machine',
   'machines',
+  'papers',
   'rules',
   'site',
   'visit',
@@ -46,8 +51,9 @@ const web = {
   data: ['parts'],
   forms: ['parts', 'data'],
   ...Object.fromEntries(several.map((room) => [room, shared])),
-  ...Object.fromEntries(features.map((room) => [room, [...shared, ...several]])),
-  app: [...shared, ...several, ...features],
+  paper,
+  ...Object.fromEntries(features.map((room) => [room, [...paper, 'paper']])),
+  app: [...paper, 'paper', ...features],
 };
 
 module.exports = { core, house, web };

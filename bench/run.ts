@@ -1,12 +1,14 @@
 /** `npm run bench`: each figure beside a baseline measured in the same run. Nothing here passes or fails. */
 import { cpus } from 'node:os';
 import { benchAppend } from './append';
-import { benchRise, confusionTable } from './evacuation';
+import { benchRise, printRises } from './evacuation';
 import { benchFold } from './fold';
 import { printGrowth } from './growth';
 import { printHands } from './hands';
-import { benchForecast } from './forecast';
+import { printHolds } from './hold';
+import { benchForecast, printForecasts } from './forecast';
 import type { Comparison } from './measure';
+import { benchPapers } from './papers';
 import { benchVisits } from './visits';
 
 const rows: Comparison[] = [
@@ -15,6 +17,7 @@ const rows: Comparison[] = [
   ...(await benchRise()),
   ...(await benchForecast()),
   ...(await benchVisits()),
+  ...(await benchPapers()),
 ];
 console.log(
   `Node.js ${process.version}, ${String(cpus().length)} × ${cpus()[0]?.model ?? 'unknown processor'}; medians\n`,
@@ -23,6 +26,8 @@ for (const row of rows) {
   console.log(`${row.subject}: ${row.subjectMs.toFixed(3)} ms (${row.rate})`);
   console.log(`  ${row.baseline}: ${row.baselineMs.toFixed(3)} ms; ratio ${row.ratio.toFixed(2)}\n`);
 }
-for (const seed of [1, 20_001]) console.log(`${confusionTable(seed)}\n`);
+printRises([1, 20_001, 40_001]);
+printHolds([1, 20_001, 40_001]);
+printForecasts();
 printHands();
 await printGrowth();

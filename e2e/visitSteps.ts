@@ -43,6 +43,9 @@ export async function unfold(within: Page | Locator, title: string): Promise<voi
   if ((await fold.getAttribute('open')) === null) await fold.locator('summary').first().click();
 }
 
+/** so soon after it was saved the keypad has gone on */
+const SETTLED_MS = 120;
+
 /** Reads places by the keypad, each with what is typed; where a figure stands, its place is touched again. */
 export async function read(page: Page, readings: Record<string, string>): Promise<void> {
   for (const [place, value] of Object.entries(readings)) {
@@ -57,6 +60,9 @@ export async function read(page: Page, readings: Record<string, string>): Promis
     const pad = sheet(page);
     await pad.waitFor();
     const figure = pad.getByRole('textbox', { name: place, exact: true });
+    const answered = page.waitForResponse(
+      (response) => response.url().endsWith('/api/entries') && response.request().method() === 'POST',
+    );
     if (value.startsWith('not done: ')) {
       await pad.getByRole('button', { name: 'not done' }).click();
       await pad.getByLabel('Another reason').fill(value.slice('not done: '.length));
@@ -65,7 +71,9 @@ export async function read(page: Page, readings: Record<string, string>): Promis
       await figure.fill(value);
       await pad.getByRole('button', { name: /^(Next|Done)/ }).click();
     } else await pad.getByRole('button', { name: value, exact: true }).click();
-    // The next place of the round has come, or the keypad has gone: the reading is saved.
+    // Saved: now the next place of the round comes, or the keypad is gone and stays away.
+    await answered;
+    await page.waitForTimeout(SETTLED_MS);
     await expect(async () => {
       if (await pad.isVisible()) {
         await expect(figure).toBeHidden({ timeout: 500 });

@@ -460,7 +460,7 @@ test('a conversion whose unknown charge is determined by weighing', async ({ pag
   await leaveAndHandOver(page);
   const paper = page.getByRole('article', { name: 'Service record' });
   await expect(paper).toContainText('R-449A');
-  await expect(paper).toContainText('full charge 41 lb, weighed in or out');
+  await expect(paper).toContainText('41 lb, weighed in or out');
   await expect(paper).toContainText('before unknown');
   await expect(paper).toContainText('no addition has counted yet');
 
