@@ -2,8 +2,8 @@
  * A thread that folds machines and hands over what it judged, a few lots ahead of whoever stores it: stale ones that it
  * reads from the store itself, or ones that it is given.
  */
-import { Worker } from 'node:worker_threads';
 import type { Packs } from '../core/rules/packs/shipped';
+import { threadOf } from './apart';
 import type { Judged } from './judged';
 
 export interface JudgeTask {
@@ -34,7 +34,7 @@ export const LOTS_AHEAD = 8;
 /** So many machines make a lot. */
 export const MACHINES_OF_A_LOT = 20;
 
-const CODE = new URL('./judgeThreadStart.mjs', import.meta.url);
+const WORK = new URL('./judgeThreadWork.ts', import.meta.url);
 
 export interface JudgeThread {
   /** null: that was all */
@@ -46,7 +46,7 @@ export interface JudgeThread {
 }
 
 export function startJudgeThread(task: JudgeTask): JudgeThread {
-  const worker = new Worker(CODE, { workerData: task });
+  const worker = threadOf(WORK, task);
   const waiting: FromThread[] = [];
   let failed: Error | null = null;
   let wake: () => void = () => undefined;

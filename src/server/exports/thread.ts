@@ -1,6 +1,6 @@
 /** Tables of the logbook as a file, made in a thread. */
-import { Worker } from 'node:worker_threads';
 import type { ExportScope, OutTable } from '../../contract/exports';
+import { threadOf } from '../apart';
 
 export interface TableTask {
   url: string;
@@ -9,11 +9,11 @@ export interface TableTask {
   format: 'csv' | 'xlsx';
 }
 
-const CODE = new URL('./threadStart.mjs', import.meta.url);
+const WORK = new URL('./threadWork.ts', import.meta.url);
 
 export function tablesFile(task: TableTask): Promise<Buffer> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(CODE, { workerData: task });
+    const worker = threadOf(WORK, task);
     worker.once('message', (bytes: Uint8Array) => resolve(Buffer.from(bytes)));
     worker.once('error', reject);
     worker.once('exit', (code) => {

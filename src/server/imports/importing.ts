@@ -2,7 +2,7 @@
  * Files come in here: stored by their content, planned in a process of their own, written in one deed, and taken back in one.
  * Until somebody says write, nothing is written.
  */
-import { type ChildProcess, fork } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { mkdir, rm, writeFile } from 'node:fs/promises';
@@ -10,6 +10,7 @@ import { join } from 'node:path';
 import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
 import type { ImportState } from '../../contract/imports';
 import type { Clock } from '../clock';
+import { processOf } from '../apart';
 import type { Judging } from '../judging';
 import { conflict, invalid, notFound } from '../problem';
 import { type Mapping, mappingSchema } from '../../sheets/mapping';
@@ -21,7 +22,7 @@ import { MOST_FILE_BYTES } from './readSheets';
 import type { FromChild, ImportTask } from './task';
 import type { ImportWriting } from './writing';
 
-const CODE = new URL('./childStart.mjs', import.meta.url).pathname;
+const WORK = new URL('./child.ts', import.meta.url);
 const MOST_MEMORY_MB = 2048;
 /** Plans that nobody wrote are forgotten when so many newer ones stand. */
 const PLANS_KEPT = 20;
@@ -91,7 +92,7 @@ export class Importing {
   }
 
   private start(job: Job, task: ImportTask): void {
-    const child = fork(CODE, [], {
+    const child = processOf(WORK, {
       execArgv: [`--max-old-space-size=${String(MOST_MEMORY_MB)}`],
       serialization: 'advanced',
     });

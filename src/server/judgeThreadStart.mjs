@@ -1,5 +1,0 @@
-// A thread does not inherit the loader of TypeScript: it is registered here, then the work begins.
-import { register } from 'tsx/esm/api';
-
-register();
-await import('./judgeThreadWork.ts');
