@@ -7,7 +7,7 @@ import { loadSaturation } from '../refrigerant/tables';
 import { ATMOSPHERE, OUNCE, asPsig, celsius, fahrenheit, psig, refusalOf, valueOf } from '../testkit/bench';
 import { expectedPressure, judgeHold } from './hold';
 import type { Gauge, HoldReading } from './holdTail';
-import { fallFor, standingTime } from './holdLoss';
+import { standingTime } from './holdLoss';
 import { gasesOf } from './lossAsGas';
 import { gasDensity, release, volumeByCharge } from './release';
 
@@ -265,7 +265,7 @@ describe('loss as gas a year', () => {
   test('integrated in small steps, the section falls as foretold', () => {
     // A leak of 8 oz a year at work; the nitrogen pressure is stepped down by its own laminar flow.
     const rate = (8 * OUNCE) / YEAR;
-    const fall = fallFor(section, rate);
+    const { fall } = valueOf(standingTime(section, rate, gauge));
     const atTest = fall * section.volume;
     let pressure = section.test;
     for (let second = 0; second < 86_400; second += 10) {
@@ -284,6 +284,19 @@ describe('loss as gas a year', () => {
     expect(bigger.seconds / found.seconds).toBeCloseTo(10, 6);
     const finer = valueOf(standingTime(section, rate, { resolution: PSI / 10, temperatureDoubt: 0 }));
     expect(finer.seconds / found.seconds).toBeCloseTo(0.1, 6);
+  });
+
+  test('tested far above the pressure at work a leak may be molecular, which falls slower: it must stand longer', () => {
+    const rate = (8 * OUNCE) / YEAR;
+    const working = psig(15);
+    const high = { ...section, test: psig(150), working };
+    const { fall } = valueOf(standingTime(high, rate, gauge));
+    const q = (rate * 8.314462618 * 293.15) / 0.102032 / high.volume;
+    const molecular = (q * (high.test / working)) / Math.sqrt(0.0280134 / 0.102032);
+    const laminar =
+      ((q * (high.test ** 2 - ATMOSPHERE ** 2)) / (working ** 2 - ATMOSPHERE ** 2)) * (12 / 17.6);
+    expect(molecular).toBeLessThan(laminar);
+    expect(fall / molecular).toBeCloseTo(1, 5);
   });
 
   test('a section in vacuum has no such leak: refused', () => {

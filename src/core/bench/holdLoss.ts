@@ -1,17 +1,12 @@
-/** How fast a section falls in a standing test for a leak at work, and how long it must stand to show it. */
+/** How long a section must stand under nitrogen to show a leak at work. */
 import type { CubicMetres, Pascals } from '../quantity/si';
+import { YEAR_S } from '../quantity/units';
 import type { SaturationTable } from '../refrigerant/saturation';
 import { refused } from '../result';
 import { type Outcome, ROOM_K, calculated, figure, notPositive } from './calculated';
 import { standingSeconds } from './hold';
 import { type Gauge, readingDoubt } from './holdTail';
-import {
-  NITROGEN_VISCOSITY,
-  type Passage,
-  scaledThroughput,
-  throughputOf,
-  vapourViscosity,
-} from './vapourFlow';
+import { gasesOf } from './lossAsGas';
 
 export interface HeldSection {
   table: SaturationTable;
@@ -21,17 +16,6 @@ export interface HeldSection {
   test: number;
   working: number;
   atmosphere: Pascals;
-}
-
-const SOURCE = 'dm/dt = V × dp/dt × M ÷ (R T); laminar flow, q ∝ (p₁² − p₂²) ÷ viscosity';
-const VALIDITY = 'An estimate: laminar flow of one fine leak, gas near 20 °C; within a factor of about two.';
-
-function passages(section: HeldSection): { nitrogen: Passage; service: Passage } {
-  const { test, working, atmosphere, table } = section;
-  return {
-    nitrogen: { inside: test, outside: atmosphere, viscosity: NITROGEN_VISCOSITY },
-    service: { inside: working, outside: atmosphere, viscosity: vapourViscosity(table.name) },
-  };
 }
 
 function badSection(section: HeldSection) {
@@ -47,16 +31,10 @@ function badSection(section: HeldSection) {
   return null;
 }
 
-/** Pa/s by which this section falls in the test for a leak of `rate` kg/s of refrigerant at work. */
-export function fallFor(section: HeldSection, rate: number): number {
-  const { nitrogen, service } = passages(section);
-  const throughput = throughputOf(rate, section.table.molarMass_kg_mol);
-  return scaledThroughput(throughput, service, nitrogen) / section.volume;
-}
-
 export interface StandingTime {
   /** s after which such a leak is found with 95 %, and a tight system cleared with 95 % */
   seconds: number;
+  /** Pa/s, the slowest that such a leak can make */
   fall: number;
   /** Pa, one deviation of one reading */
   doubt: number;
@@ -67,7 +45,7 @@ export function standingTime(section: HeldSection, rate: number, gauge: Gauge): 
   const bad =
     badSection(section) ?? notPositive({ 'leak to be shown': rate, 'gauge division': gauge.resolution });
   if (bad) return bad;
-  const fall = fallFor(section, rate);
+  const fall = gasesOf({ ...section, testGas: 'nitrogen' }).fallOf(rate * YEAR_S);
   const doubt = readingDoubt({ at: 0, pressure: section.test, temperature: ROOM_K }, 1, gauge);
   const seconds = standingSeconds(doubt, fall);
   return calculated(
@@ -81,8 +59,10 @@ export function standingTime(section: HeldSection, rate: number, gauge: Gauge): 
         figure('doubt of one reading (one deviation)', 'pressureDifference', doubt),
         figure('time', 'duration', seconds),
       ],
-      source: SOURCE,
-      validity: `${VALIDITY} Found with 95 %, and a tight section cleared with 95 %.`,
+      source:
+        'dm/dt = V × dp/dt × M ÷ (R T); molecular and laminar flow of one fine leak, the slower fall of the two',
+      validity:
+        'An estimate: gas near 20 °C, within a factor of about two. Found with 95 %, and a tight section cleared with 95 %.',
     },
   );
 }

@@ -1,8 +1,9 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
 import { fahrenheitDegrees } from '../../../core/bench/calculated';
 import { judgeHold } from '../../../core/bench/hold';
-import { type HeldSection, fallFor, standingTime } from '../../../core/bench/holdLoss';
+import { type HeldSection, standingTime } from '../../../core/bench/holdLoss';
 import { gasesOf, yearlyOutcome } from '../../../core/bench/lossAsGas';
+import { YEAR_S } from '../../../core/quantity/units';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
 import { WEAK_WORDS } from '../../../words/bench';
@@ -19,7 +20,7 @@ import { useBench } from '../setting';
 import { HoldWords, verdictTitle, HoldChart } from '../parts/HoldAnswer';
 
 const PSI = 6894.757293168;
-const OUNCE_A_YEAR = 0.45359237 / 16 / (365 * 86_400);
+const OUNCE_A_YEAR = 0.45359237 / 16 / YEAR_S;
 const SPECS = {
   start: { label: 'Start pressure', dimension: 'pressure', example: 101_325 + 150 * PSI },
   startTemperature: {
@@ -154,7 +155,7 @@ function Judged({ form }: { form: Form }) {
               changedShare: si.share,
               gauge: { resolution: si.division, temperatureDoubt: si.doubt },
               limits: { design, working },
-              matters: section && matters !== null ? fallFor(section, matters) : null,
+              matters: section && matters !== null ? gasesInTest(section).fallOf(matters * YEAR_S) : null,
             });
             return (
               <KeptAnswer
@@ -190,8 +191,10 @@ function Judged({ form }: { form: Form }) {
   );
 }
 
+const gasesInTest = (section: HeldSection) => gasesOf({ ...section, testGas: 'nitrogen' });
+
 const lossOf = (section: HeldSection, fall: number) =>
-  yearlyOutcome(gasesOf({ ...section, testGas: 'nitrogen' }).yearlyOf(fall), section.volume, fall);
+  yearlyOutcome(gasesInTest(section).yearlyOf(fall), section.volume, fall);
 
 function HowLong({ form }: { form: Form }) {
   const { atmosphere, show } = useBench();
