@@ -24,7 +24,9 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${String(PORT)}`,
     actionTimeout: 15_000,
-    trace: 'retain-on-failure',
+    // A trace costs a quarter of the time: `npm run e2e -- --trace retain-on-failure` where one is wanted.
+    screenshot: 'only-on-failure',
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
@@ -38,14 +40,10 @@ export default defineConfig({
       ],
     },
   },
+  // A journey is made once, at a desk; a title says @phone where it is made on a phone instead, @both where on each.
   projects: [
-    { name: 'desk', use: { viewport: { width: 1280, height: 800 } } },
-    {
-      name: 'phone',
-      use: { viewport: { width: 390, height: 844 }, hasTouch: true },
-      // The same pages and forms; their width on a phone is tried in the places and at every step of a visit.
-      testIgnore: ['bench.spec.ts', 'calculators.spec.ts', 'cases.spec.ts', 'papers.spec.ts', 'rows.spec.ts'],
-    },
+    { name: 'desk', use: { viewport: { width: 1280, height: 800 } }, grepInvert: /@phone/ },
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true }, grep: /@phone|@both/ },
   ],
   webServer: [
     served('npm run --silent demo:data && npm run --silent serve', PORT, 'file:data/e2e.db'),

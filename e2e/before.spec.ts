@@ -2,11 +2,11 @@
 import { expect, test } from '@playwright/test';
 import { addMachine, logGas, save, sheet, staysInWidth, writeAs, writeDown } from './steps';
 
-test('what is written today stands before the next drive', async ({ page }, info) => {
+test('what is written today stands before the next drive @phone', async ({ page }) => {
   await writeAs(page, 'tobiah');
   const address = await addMachine(page, {
-    site: `Before ${info.project.name}`,
-    name: `Room ${info.project.name}`,
+    site: 'Before the drive',
+    name: 'Room before',
     refrigerant: 'R-290',
     charge: '100 lb',
   });

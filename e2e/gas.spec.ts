@@ -3,11 +3,11 @@ import { addMachine, duty, logGas, save, sheet, staysInWidth, writeAs } from './
 
 test('from Due to a correction: a machine, gas in, its rate, what is due, and both versions kept', async ({
   page,
-}, info) => {
+}) => {
   await writeAs(page, 'marit');
   const address = await addMachine(page, {
-    site: `Cold quay ${info.project.name}`,
-    name: `Box ${info.project.name}`,
+    site: 'Cold quay',
+    name: 'Quay box',
     refrigerant: 'R-448A',
     charge: '100 lb',
   });
@@ -17,7 +17,7 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
   await page.goto('/due');
   await page.getByRole('button', { name: 'Log gas' }).click();
   await sheet(page)
-    .getByRole('button', { name: new RegExp(`^Box ${info.project.name} ·`) })
+    .getByRole('button', { name: /^Quay box ·/ })
     .click();
   await sheet(page).getByLabel('Amount').fill('12 lb');
   await sheet(page).getByLabel('Day', { exact: true }).fill('2026-06-01');
@@ -35,7 +35,7 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
 
   const row = page
     .getByRole('listitem')
-    .filter({ hasText: `Box ${info.project.name}` })
+    .filter({ hasText: 'Quay box' })
     .filter({ hasText: 'Case opened 1 Jun 2026' });
   await expect(row.first()).toBeVisible();
 
@@ -63,11 +63,11 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
 
 test('gas that nobody weighed makes the rate unknown, and a void makes it as if never written', async ({
   page,
-}, info) => {
+}) => {
   await writeAs(page, 'ike');
   await addMachine(page, {
-    site: `Ice shed ${info.project.name}`,
-    name: `Maker ${info.project.name}`,
+    site: 'Ice shed',
+    name: 'Maker',
     refrigerant: 'R-404A',
     charge: '22 lb',
   });
@@ -88,8 +88,7 @@ test('gas that nobody weighed makes the rate unknown, and a void makes it as if 
   await expect(page.getByText('Gas was added that nobody weighed')).toBeHidden();
 });
 
-test('nonsense gets a clear answer', async ({ page }, info) => {
-  test.skip(info.project.name === 'phone', 'the same form on both; the layout is looked at elsewhere');
+test('nonsense gets a clear answer', async ({ page }) => {
   await writeAs(page, 'marit');
   await page.goto('/machines/flower-1?log=gas&machine=flower-1');
   const form = sheet(page);
@@ -116,10 +115,7 @@ test('nonsense gets a clear answer', async ({ page }, info) => {
   await expect(form.getByText('Give a reason for what looks odd, above.')).toBeVisible();
 });
 
-test('a sheet closed by mistake keeps what was typed, and a saved entry can be undone', async ({
-  page,
-}, info) => {
-  test.skip(info.project.name === 'phone', 'the same form on both');
+test('a sheet closed by mistake keeps what was typed, and a saved entry can be undone', async ({ page }) => {
   await writeAs(page, 'marit');
   await page.goto('/machines/flower-3');
   await page.getByRole('button', { name: 'Log gas' }).click();
@@ -136,11 +132,11 @@ test('a sheet closed by mistake keeps what was typed, and a saved entry can be u
 
 test('a small machine without a known full charge keeps the gas and says why there is no rate', async ({
   page,
-}, info) => {
+}) => {
   await writeAs(page, 'marit');
   await addMachine(page, {
-    site: `Trailer ${info.project.name}`,
-    name: `Container ${info.project.name}`,
+    site: 'Trailer',
+    name: 'Trailer container',
     refrigerant: 'R-452A',
     charge: '',
   });
@@ -152,7 +148,7 @@ test('a small machine without a known full charge keeps the gas and says why the
   const address = new URL(page.url()).pathname;
   await page.goto('/due');
   const unjudged = page.getByRole('region', { name: 'Cannot be judged' });
-  await expect(unjudged.getByText(`Container ${info.project.name}`).first()).toBeVisible();
+  await expect(unjudged.getByText('Trailer container').first()).toBeVisible();
   await page.goto(address);
   await page.getByRole('button', { name: 'Write down…' }).click();
   await page.getByRole('menuitem', { name: 'Set the full charge' }).click();

@@ -29,8 +29,7 @@ import {
 
 test.beforeEach(async ({ page }) => writeAs(page, 'marit'));
 
-test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down', async ({ page }, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down', async ({ page }) => {
   const address = await addMachine(page, {
     site: 'Visit one',
     name: 'Cooler one',
@@ -163,11 +162,10 @@ test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down'
   await expect(page.getByRole('region', { name: 'Where it leaked' })).toContainText('Flare nut');
 });
 
-test('a sealed flammable reach-in whose charge is smaller than the hose', async ({ page }, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+test('a sealed flammable reach-in whose charge is smaller than the hose', async ({ page }) => {
   const address = await addMachine(page, {
-    site: `Visit two ${info.project.name}`,
-    name: `Prep table ${info.project.name}`,
+    site: 'Visit two',
+    name: 'Prep table',
     kind: 'reach-in',
     refrigerant: 'R-290',
     charge: '40 g',
@@ -246,8 +244,7 @@ test('a sealed flammable reach-in whose charge is smaller than the hose', async 
   ]);
 });
 
-test('a rack that lost its charge', async ({ page }, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+test('a rack that lost its charge', async ({ page }) => {
   const address = await addMachine(page, {
     site: 'Visit three',
     name: 'Rack three',
@@ -328,7 +325,6 @@ test('a chiller circuit with parts on order, resumed another day on another devi
   page,
   browser,
 }, info) => {
-  test.skip(info.project.name === 'phone', 'it goes on on a phone of its own');
   const address = await addMachine(page, {
     site: 'Visit four',
     name: 'Circuit 1',
@@ -418,8 +414,7 @@ test('a chiller circuit with parts on order, resumed another day on another devi
   ]);
 });
 
-test('a conversion whose unknown charge is determined by weighing', async ({ page }, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+test('a conversion whose unknown charge is determined by weighing', async ({ page }) => {
   const address = await addMachine(page, {
     site: 'Visit five',
     name: 'Container freezer',
@@ -471,13 +466,12 @@ test('a conversion whose unknown charge is determined by weighing', async ({ pag
   expect(duties(result)).toEqual([]);
 });
 
-test('a leak that shows no bubbles: suspected, exchanged, proven on the bench afterwards', async ({
+test('a leak that shows no bubbles: suspected, exchanged, proven on the bench afterwards @phone', async ({
   page,
-}, info) => {
-  test.skip(info.project.name === 'desk', 'made on the phone');
+}) => {
   const address = await addMachine(page, {
-    site: `Visit six ${info.project.name}`,
-    name: `Cooler six ${info.project.name}`,
+    site: 'Visit six',
+    name: 'Cooler six',
     refrigerant: 'R-448A',
     charge: '30 lb',
   });

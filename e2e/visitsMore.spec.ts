@@ -27,8 +27,7 @@ test.beforeEach(async ({ page }) => writeAs(page, 'marit'));
 
 test('a rack circuit behind a valve that passes: no nitrogen, a vacuum that creeps up, and it says so', async ({
   page,
-}, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+}) => {
   const address = await addMachine(page, {
     site: 'Visit seven',
     name: 'Rack seven',
@@ -107,8 +106,7 @@ test('a rack circuit behind a valve that passes: no nitrogen, a vacuum that cree
 
 test('two units on one tank: one empty, gas moved from the other, both handed over in one visit', async ({
   page,
-}, info) => {
-  test.skip(info.project.name === 'phone', 'other visits are made on the phone');
+}) => {
   const first = await addMachine(page, {
     site: 'Visit eight',
     name: 'Tank unit 1',
@@ -180,10 +178,9 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
   expect(duties(empty)).toContainEqual(['repair', '2026-12-23', '2026-11-23']);
 });
 
-test('a machine found empty, of unknown charge: weighed in, with the readings before and after on paper', async ({
+test('a machine found empty, of unknown charge: weighed in, with the readings before and after on paper @phone', async ({
   page,
-}, info) => {
-  test.skip(info.project.name === 'desk', 'made on the phone');
+}) => {
   const address = await addMachine(page, {
     site: 'Visit nine',
     name: 'Trailer cooler',

@@ -26,8 +26,8 @@ export function App() {
           <Toaster
             position="bottom-center"
             toastOptions={{ duration: 8000 }}
-            // On a phone the one main button stands at the thumb: what was done is said above it.
-            mobileOffset={{ bottom: '8.5rem' }}
+            // On a phone the main button of two lines stands at the thumb: what was done is said above it.
+            mobileOffset={{ bottom: '10.5rem' }}
           />
         </WriterProvider>
       </BrowserRouter>
