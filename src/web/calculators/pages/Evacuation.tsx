@@ -5,7 +5,8 @@ import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../c
 import { waterBoils } from '../../../core/bench/evacuation/water';
 import { COMMON_GAUGE, readTo } from '../../../core/bench/evacuation/gauge';
 import { SHARE_THAT_MATTERS } from '../../../core/bench/atWork';
-import { slopeOf } from '../../../core/bench/evacuation/vacuumLeak';
+import { volumeByCharge } from '../../../core/bench/release';
+import { slopeOf, widest } from '../../../core/bench/evacuation/vacuumLeak';
 import { MICRON, type UnitOf } from '../../../core/quantity/units';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
@@ -44,6 +45,7 @@ const SPECS = {
     dimension: 'volume',
     unit: { us: 'L', metric: 'L' },
     optional: true,
+    hint: 'empty: from the least to the most that the full charge stands in',
   },
   working: {
     label: 'Pressure it runs at',
@@ -138,6 +140,14 @@ export default function Evacuation() {
   );
 }
 
+/** m³ that it may have inside: as typed, else the least and the most that such a charge stands in. */
+function volumesOf(volume: number | null, fullCharge: number | null): number[] {
+  if (volume !== null) return [volume];
+  if (fullCharge === null) return [];
+  const { least, most } = volumeByCharge(fullCharge);
+  return [least, most];
+}
+
 function Judged({ form }: { form: Form }) {
   return <WithTable>{(table) => <JudgedIn form={form} table={table} />}</WithTable>;
 }
@@ -147,13 +157,16 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
   const { readings, time, unit, school } = form.choice;
   const { resolution, coldest, volume, working, fullCharge } = form.si;
   const { work, run, stop, clear } = useWork('rise');
-  const circuit = useMemo(
-    () => (volume === null ? null : { table, volume, working, atmosphere }),
-    [table, volume, working, atmosphere],
+  const circuits = useMemo(
+    () => volumesOf(volume, fullCharge).map((each) => ({ table, volume: each, working, atmosphere })),
+    [table, volume, fullCharge, working, atmosphere],
   );
   const matters = useMemo(
-    () => (circuit && fullCharge !== null ? slopeOf(circuit, SHARE_THAT_MATTERS * fullCharge) : null),
-    [circuit, fullCharge],
+    () =>
+      circuits.length > 0 && fullCharge !== null
+        ? widest(circuits.map((each) => slopeOf(each, SHARE_THAT_MATTERS * fullCharge)))
+        : null,
+    [circuits, fullCharge],
   );
   const lines = useMemo(
     () => vacuumLines(readings, { timeUnit: time as 's' | 'min', vacuumUnit: unit as UnitOf<'vacuum'> }),
@@ -206,7 +219,7 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
           below={(judged) => (
             <>
               <RiseChart judged={judged} unit={unit as UnitOf<'vacuum'>} />
-              <RiseAsGas judged={judged} circuit={circuit} fullCharge={fullCharge} />
+              <RiseAsGas judged={judged} circuits={circuits} fullCharge={fullCharge} />
             </>
           )}
         >

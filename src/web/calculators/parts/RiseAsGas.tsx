@@ -1,29 +1,46 @@
 /** What a climb under vacuum is as gas a year at work: a range, since nobody knows the kind of the leak. */
 import type { RiseJudged } from '../../../core/bench/evacuation/judgeRise';
 import { yearlyOutcome } from '../../../core/bench/lossAsGas';
-import { type LeakingCircuit, yearlyLoss } from '../../../core/bench/evacuation/vacuumLeak';
+import { type LeakingCircuit, widest, yearlyLoss } from '../../../core/bench/evacuation/vacuumLeak';
+import { useBench } from '../setting';
 import { LossAsGas } from './LossAsGas';
 
+/** `circuits`: of one volume, or of the least and the most where it is known by its charge alone. */
 export function RiseAsGas({
   judged,
-  circuit,
+  circuits,
   fullCharge,
 }: {
   judged: RiseJudged;
-  circuit: LeakingCircuit | null;
+  circuits: readonly LeakingCircuit[];
   fullCharge: number | null;
 }) {
+  const { show } = useBench();
   if (judged.word === 'gauge' || judged.word === 'notIsolated') return null;
-  if (circuit === null)
-    return <p className="text-soft">Type the volume of the system to see what could hide as gas a year.</p>;
-  const yearly = yearlyLoss(circuit, judged.leakRate.high);
-  const share = fullCharge === null ? null : Math.round((100 * yearly.high) / fullCharge);
+  const [least] = circuits;
+  const most = circuits.at(-1);
+  if (!least || !most)
+    return (
+      <p className="text-soft">
+        Type the volume of the system, or its full charge, to see what could hide as gas a year.
+      </p>
+    );
+  const slope = judged.leakRate.high;
+  const yearly = widest(circuits.map((each) => yearlyLoss(each, slope)));
+  const share =
+    fullCharge === null
+      ? ''
+      : `; at most ${Math.round((100 * yearly.high) / fullCharge).toLocaleString('en')} % of the full charge a year`;
+  const byCharge =
+    least === most
+      ? ''
+      : `; the volume by its charge, ${show('volume', least.volume)} to ${show('volume', most.volume)}`;
   return (
     <LossAsGas
-      table={circuit.table}
-      outcome={yearlyOutcome(yearly, circuit.volume, judged.leakRate.high)}
+      table={most.table}
+      outcome={yearlyOutcome(yearly, most.volume, slope)}
       label={judged.leak >= 0.5 ? 'at the most' : 'what could still hide'}
-      more={`${share === null ? '' : `; at most ${share.toLocaleString('en')} % of the full charge a year`}. A vacuum is a weak test for leaks: a pressure test shows smaller ones`}
+      more={`${byCharge}${share}. A vacuum is a weak test for leaks: a pressure test shows smaller ones`}
     />
   );
 }
