@@ -1,6 +1,7 @@
 /** Logs: gas that went in and came out. */
 import type { Entry } from '../core/logbook/entry';
 import { leakLabels } from '../core/logbook/leakLabels';
+import { livingOf } from '../core/logbook/order';
 import type { Appliance } from '../core/logbook/tables';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
 import { nameKey } from './cells';
@@ -61,9 +62,9 @@ function checkGas(reading: RowReading, machine: Appliance | null, { lookups }: I
   if (machine === null) return;
   const held = [
     machine.refrigerant,
-    ...lookups.known
-      .entriesOf(machine.id)
-      .flatMap((entry) => (entry.kind === 'retrofitted' ? entry.toRefrigerant : [])),
+    ...livingOf(lookups.known.entriesOf(machine.id), machine.id).flatMap((entry) =>
+      entry.kind === 'retrofitted' ? entry.toRefrigerant : [],
+    ),
   ];
   if (!held.includes(gas))
     reading.fault(

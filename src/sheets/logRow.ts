@@ -1,6 +1,6 @@
 /** What every log has: a machine, a day, a person; and how a row that the logbook has already is recognised, however often it comes. */
 import type { Entry } from '../core/logbook/entry';
-import { deadIds } from '../core/logbook/order';
+import { livingOf } from '../core/logbook/order';
 import type { Appliance } from '../core/logbook/tables';
 import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
@@ -77,10 +77,12 @@ export function withId(entry: Omit<Entry, 'id'>, intake: Intake): Entry {
 /** There already: brought in before (be it corrected since), or written by hand. */
 function isKnown(entry: Entry, ordinal: number, { lookups }: Intake): boolean {
   if (lookups.known.hasEntry(entry.id)) return true;
-  const there = lookups.known.entriesOf(entry.applianceId ?? '');
-  const dead = deadIds(there);
+  const machine = entry.applianceId ?? '';
   const fact = factOf(entry);
-  return there.filter((each) => !dead.has(each.id) && factOf(each) === fact).length >= ordinal;
+  return (
+    livingOf(lookups.known.entriesOf(machine), machine).filter((each) => factOf(each) === fact).length >=
+    ordinal
+  );
 }
 
 export function finished(

@@ -1,5 +1,5 @@
 /** Lists of machines, with their full charge. What is there already is recognised by its name at its site. */
-import { deadIds } from '../core/logbook/order';
+import { livingOf } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
 import { exactGrams } from '../core/quantity/mass';
 import { KIND_WORDS } from '../words/codes';
@@ -120,11 +120,9 @@ function chargeEntry(reading: RowReading, appliance: Appliance, intake: Intake, 
     );
   const said = METHODS.find(([pattern]) => pattern.test(nameKey(reading.text('fullChargeMethod'))))?.[1];
   if (isKnown) {
-    const entries = lookups.known.entriesOf(appliance.id);
-    const dead = deadIds(entries);
-    const there = entries
-      .filter(({ id }) => !dead.has(id))
-      .flatMap((entry) => (entry.kind === 'fullChargeSet' && entry.mass ? [exactGrams(entry.mass)] : []));
+    const there = livingOf(lookups.known.entriesOf(appliance.id), appliance.id).flatMap((entry) =>
+      entry.kind === 'fullChargeSet' && entry.mass ? [exactGrams(entry.mass)] : [],
+    );
     if (there.includes(exactGrams(mass))) return null;
     if (there.length > 0)
       return reading.fault(

@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
+import { bearingByMachine } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
 import { dayOf } from '../core/quantity/day';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
@@ -221,6 +222,39 @@ describe('a gas log', () => {
     const rows = known([CHARGE, before]);
     const made = plan(`Date|Machine|Added (lb)\n2026-11-20|Rack 1|1`, rows);
     expect(wouldExceed(made, rows, SHIPPED_PACKS).would).toEqual([]);
+  });
+
+  it('counts neither what was voided without naming a machine, nor what a correction took to another one', () => {
+    const gas = (id: string, pounds: number, rest: object = {}) =>
+      ({
+        id,
+        kind: 'refrigerantAdded',
+        applianceId: 'm',
+        on: '2026-01-05',
+        by: 'p',
+        reason: 'topOff',
+        mass: { value: pounds, unit: 'lb' },
+        ...rest,
+      }) as Entry;
+    const entries = [
+      CHARGE,
+      gas('b', 40),
+      { id: 'v', kind: 'void', on: '2026-01-06', by: 'p', supersedes: 'b', correctionReason: 'no' } as Entry,
+      gas('moved', 40),
+      gas('d', 40, { applianceId: 'm2', supersedes: 'moved', correctionReason: 'the other rack' }),
+    ];
+    const rows = known(entries, {
+      appliances: [MACHINE, { ...MACHINE, id: 'm2', name: 'Rack 2' }],
+      entriesOf: (id) => bearingByMachine(entries).get(id) ?? [],
+    });
+    // 10 lb alone are 10 %; with any of the 40 lb beside them it would exceed, or have exceeded.
+    const made = plan(`Date|Machine|Added (lb)\n2026-11-20|Rack 1|10`, rows);
+    expect(wouldExceed(made, rows, SHIPPED_PACKS).would).toEqual([]);
+    const more = plan(`Date|Machine|Added (lb)\n2026-11-20|Rack 1|30`, rows);
+    expect(wouldExceed(more, rows, SHIPPED_PACKS).would).toMatchObject([{ machine: 'Rack 1', percent: 30 }]);
+    // The same gas on the same day is no longer there, so it is new.
+    expect(plan(`Date|Machine|Added (lb)\n2026-01-05|Rack 1|40`, rows).known).toBe(0);
+    expect(plan(`Date|Machine|Added (lb)\n2026-01-05|Rack 2|40`, rows).known).toBe(1);
   });
 });
 

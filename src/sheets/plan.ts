@@ -4,6 +4,7 @@ import type { Appliance } from '../core/logbook/tables';
 import { dayText } from '../core/quantity/day';
 import type { Packs } from '../core/rules/packs/shipped';
 import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
+import { livingOf } from '../core/logbook/order';
 import { standingFromEntries } from '../core/rules/standing';
 import type { Sheet } from './cells';
 import { FIELDS, SHEET_TABLES, type SheetTable } from './fields';
@@ -152,8 +153,9 @@ export function wouldExceed(
     const machine = machines.get(id);
     const site = machine && sites.get(machine.siteId);
     if (!machine || !site) continue;
-    const exceedingOf = (own: readonly Entry[]): JudgedRate[] => {
-      const standing = standingFromEntries(machine, site, own, known.todayAt(site.timezone), packs);
+    const exceedingOf = (bearing: readonly Entry[]): JudgedRate[] => {
+      const living = livingOf(bearing, id);
+      const standing = standingFromEntries(machine, site, living, known.todayAt(site.timezone), packs);
       return standing.additions
         .map((rate) => judgedRate(rate, standing.ledger))
         .filter(({ exceeds, limit }) => exceeds === true && limit !== null);

@@ -43,6 +43,33 @@ export function entriesByMachine(entries: readonly Entry[]): Map<string, Entry[]
   return byMachine;
 }
 
+/** The same, each with entries of another machine or of none that correct one of its own, or rival its own corrections. */
+export function bearingByMachine(entries: readonly Entry[]): Map<string, Entry[]> {
+  const correcting = new Map<string, Entry[]>();
+  for (const entry of entries)
+    if (entry.supersedes != null)
+      correcting.set(entry.supersedes, [...(correcting.get(entry.supersedes) ?? []), entry]);
+  const byMachine = entriesByMachine(entries);
+  for (const [machine, own] of byMachine) {
+    const reaching = own
+      .flatMap(({ id, supersedes }) => [
+        ...(correcting.get(id) ?? []),
+        ...(supersedes == null ? [] : (correcting.get(supersedes) ?? [])),
+      ])
+      .filter(({ applianceId }) => applianceId !== machine);
+    own.push(...new Set(reaching));
+  }
+  return byMachine;
+}
+
+/** What stands of one machine among the entries that bear on it. */
+export function livingOf(bearing: readonly Entry[], applianceId: string): Entry[] {
+  const dead = deadIds(bearing);
+  return bearing.filter(
+    (entry) => entry.applianceId === applianceId && entry.kind !== 'void' && !dead.has(entry.id),
+  );
+}
+
 /** Living entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
 export function inOrder(
   entries: readonly Entry[],

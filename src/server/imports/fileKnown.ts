@@ -2,7 +2,7 @@
 import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../../core/logbook/logbook';
-import { entriesByMachine } from '../../core/logbook/order';
+import { bearingByMachine } from '../../core/logbook/order';
 import type { KnownRows } from '../../sheets/lookups';
 import type { Clock } from '../clock';
 import { rowsOfLogbook } from '../logbookRows';
@@ -20,7 +20,7 @@ export const EMPTY_LOGBOOK: Logbook = {
 };
 
 export function knownOfFile(logbook: Logbook, clock: Clock): KnownRows {
-  const byMachine = entriesByMachine(logbook.entries);
+  const byMachine = bearingByMachine(logbook.entries);
   const ids = new Set(logbook.entries.map(({ id }) => id));
   return {
     sites: logbook.sites,

@@ -1,7 +1,7 @@
 /** A logbook file as papers read it. Its last day stands for today, so that the same file gives the same paper. */
 import type { Entry } from '../../core/logbook/entry';
 import type { Logbook } from '../../core/logbook/logbook';
-import { entriesByMachine } from '../../core/logbook/order';
+import { bearingByMachine } from '../../core/logbook/order';
 import type { Appliance } from '../../core/logbook/tables';
 import { type Day, dayOf } from '../../core/quantity/day';
 import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
@@ -18,7 +18,7 @@ const accepted = (entries: readonly Entry[]): Entry[] =>
 
 export function fileRecords(logbook: Logbook): Records {
   const sites = new Map(logbook.sites.map((site) => [site.id, site]));
-  const byMachine = entriesByMachine(accepted(logbook.entries));
+  const byMachine = bearingByMachine(accepted(logbook.entries));
   const last = logbook.entries.reduce((latest, { on }) => (on > latest ? on : latest), '');
   const rowsOf = (appliance: Appliance): MachineRows | null => {
     const site = sites.get(appliance.siteId);

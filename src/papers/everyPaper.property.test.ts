@@ -1,0 +1,184 @@
+/** Papers of logbooks as unruly as real ones: nothing on them that is no word, and figures that a second reckoning gives. */
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Content, Paper } from '../contract/paper';
+import type { PaperRequest } from '../contract/papers';
+import type { Logbook } from '../core/logbook/logbook';
+import { PACK_IDS } from '../core/logbook/packNames';
+import type { Row } from '../core/testkit/naive';
+import { logbookOf, readableOf, scene } from '../core/testkit/randomLogbooks';
+import { logbookStandings } from '../core/rules/standingDocument';
+import { dayOf } from '../core/quantity/day';
+import { fileRecords } from '../server/papers/fileRecords';
+import { makePapers } from './make';
+
+const SEED = Number(process.env['ABACUS_SEED'] ?? 20261127);
+const YEARS = [2025, 2026, 2027];
+const ENTRY_PAPERS = { leakInspection: 'inspection', planFiled: 'plan', extension: 'extension' } as const;
+
+/** Every paper that could be asked of a logbook of one machine. */
+function requestsOf(logbook: Logbook): PaperRequest[] {
+  const last = logbook.entries.reduce((latest, { on }) => (on > latest ? on : latest), '');
+  const cases = logbookStandings(logbook, dayOf(last)).appliances[0]?.cases ?? [];
+  return [
+    { document: 'machineRecord', machine: 'a' },
+    { document: 'machineRecord', machine: 'a', from: '2026-01-01', to: '2026-06-30' },
+    { document: 'fullCharge', machine: 'a' },
+    { document: 'seasonal', machine: 'a' },
+    ...YEARS.map((year) => ({ document: 'chronicReport' as const, machine: 'a', year })),
+    ...PACK_IDS.map((pack) => ({ document: 'yearly' as const, pack, year: 2026 })),
+    ...cases.map(({ pack, openedOn }) => ({
+      document: 'leakRepairFile' as const,
+      machine: 'a',
+      pack,
+      opened: openedOn,
+    })),
+    ...logbook.entries.flatMap(({ id, kind }) =>
+      kind in ENTRY_PAPERS
+        ? [{ document: ENTRY_PAPERS[kind as keyof typeof ENTRY_PAPERS], entry: id } as PaperRequest]
+        : [],
+    ),
+  ];
+}
+
+function pieces(content: Content): string[] {
+  switch (content.type) {
+    case 'lines':
+      return content.lines.flatMap(({ label, words, but }) => [
+        words,
+        ...(label === undefined ? [] : [label]),
+        ...(but === undefined ? [] : [but]),
+      ]);
+    case 'table':
+      return [content.caption, ...content.head, ...content.rows.flat()];
+    case 'drawing':
+      return [content.said];
+    case 'photos':
+      return content.groups.flat().map(({ words }) => words);
+    case 'signature':
+      return [content.name];
+  }
+}
+
+const allOf = ({ title, subject, facts, blocks }: Paper): string[] => [
+  title,
+  subject,
+  ...facts.flat(),
+  ...blocks.flatMap((block) => [block.title, ...block.contents.flatMap(pieces)]),
+];
+
+/** What a machine would print, and nobody would say; entries are `e0001`, corrections `x0`. */
+const NO_WORD = /undefined|NaN|null|\[object|\be\d{4}\b|\bx\d\b|Infinity|\d\.\d{4}/;
+
+/** Sum of living additions of a year in pounds, by what stands in the rows themselves. */
+function addedIn(entries: readonly Row[], year: number): { pounds: number; unweighed: number } {
+  const dead = new Set<string>();
+  // A correction of a correction, or a void of a void, counts as the engine counts it: the last word stands.
+  const superseding = entries.filter((row) => typeof row['supersedes'] === 'string');
+  for (const row of superseding) dead.add(row['supersedes'] as string);
+  const living = entries.filter(
+    (row) => !dead.has(row.id) && row.kind === 'refrigerantAdded' && row.on.startsWith(String(year)),
+  );
+  return {
+    pounds: living.reduce((sum, row) => sum + ((row['mass'] as { value: number } | null)?.value ?? 0), 0),
+    unweighed: living.filter((row) => row['mass'] == null).length,
+  };
+}
+
+const textOf = (paper: Paper): string => allOf(paper).join('\n');
+
+describe('every paper of a random logbook', () => {
+  it(
+    'says only what is a word, fills its tables, and says the same the second time',
+    { timeout: 120_000 },
+    () =>
+      fc.assert(
+        fc.asyncProperty(scene, async (s) => {
+          const logbook = readableOf(logbookOf(s));
+          for (const request of requestsOf(logbook)) {
+            const made = await makePapers(request, fileRecords(logbook));
+            if (!made.ok) {
+              expect(made.refusal).toMatch(/^[A-Z].*\.$/);
+              continue;
+            }
+            for (const paper of made.value.papers) {
+              for (const piece of allOf(paper)) {
+                expect(piece.trim(), `${request.document}: an empty piece`).not.toBe('');
+                expect(piece, request.document).not.toMatch(NO_WORD);
+              }
+              for (const content of paper.blocks.flatMap(({ contents }) => contents))
+                if (content.type === 'table')
+                  for (const row of content.rows) expect(row.length).toBe(content.head.length);
+            }
+            const again = await makePapers(request, fileRecords(logbook));
+            expect(again.ok && again.value.papers).toEqual(made.value.papers);
+          }
+        }),
+        { numRuns: 60, seed: SEED },
+      ),
+  );
+
+  it('the yearly report sums what was added as the rows themselves do', { timeout: 60_000 }, () =>
+    fc.assert(
+      fc.asyncProperty(scene, fc.constantFrom(...YEARS), async (s, year) => {
+        const { site, appliance, entries } = logbookOf({ ...s, corrections: [] });
+        const logbook = readableOf({ site, appliance, entries });
+        const records = { ...fileRecords(logbook), today: () => dayOf('2028-01-01') };
+        for (const pack of s.packs) {
+          const made = await makePapers({ document: 'yearly', pack, year }, records);
+          if (!made.ok) throw new Error(made.refusal);
+          const table = made.value.papers[0]?.blocks
+            .flatMap(({ contents }) => contents)
+            .find((content) => content.type === 'table');
+          // A pack that never covered it in that year has no row of it.
+          if (!table) continue;
+          const cell = table.rows[0]?.[table.head.indexOf('Added')] ?? '';
+          const { pounds, unweighed } = addedIn(entries, year);
+          const [kilograms] = /[\d.,]+ kg/.exec(cell) ?? [];
+          const told = kilograms ? Number(kilograms.replace(/,| kg/g, '')) / 0.45359237 : poundsOf(cell);
+          expect(Math.abs(told - pounds), `${cell} against ${String(pounds)} lb`).toBeLessThan(0.05);
+          expect(cell.includes('not weighed')).toBe(unweighed > 0);
+        }
+      }),
+      { numRuns: 150, seed: SEED },
+    ),
+  );
+
+  it('a void, however late, takes its entry off every paper of the machine', { timeout: 60_000 }, () =>
+    fc.assert(
+      fc.asyncProperty(scene, fc.nat(40), async (s, at) => {
+        const { site, appliance, entries } = logbookOf({ ...s, corrections: [] });
+        const target = entries[at % entries.length];
+        if (!target || target.kind === 'fullChargeSet') return;
+        const told: Row[] = entries.map((row) =>
+          row === target ? { ...row, note: 'told by mistake' } : row,
+        );
+        const voided: Row = {
+          id: 'x9',
+          kind: 'void',
+          on: target.on,
+          by: 'p',
+          supersedes: target.id,
+          correctionReason: 'another machine',
+        };
+        const logbook = readableOf({ site, appliance, entries: [...told, voided] });
+        for (const request of requestsOf(logbook).filter(({ document }) => document !== 'leakRepairFile')) {
+          const made = await makePapers(request, fileRecords(logbook));
+          if (!made.ok) continue;
+          for (const paper of made.value.papers) {
+            const outside = paper.blocks.filter(({ title }) => title !== 'Corrections');
+            expect(textOf({ ...paper, blocks: outside }), request.document).not.toContain('told by mistake');
+          }
+        }
+      }),
+      { numRuns: 40, seed: SEED },
+    ),
+  );
+});
+
+/** `12 lb 6 oz` or `3 oz` as pounds. */
+function poundsOf(words: string): number {
+  const of = (unit: string) =>
+    Number(new RegExp(`([\\d.,]+) ${unit}\\b`).exec(words)?.[1]?.replace(/,/g, '') ?? 0);
+  return of('lb') + of('oz') / 16;
+}
