@@ -45,7 +45,9 @@ export function machineYear(view: FoldedMachine, pack: PackId, year: number): Ma
       else unknown += 1;
     }
     const words = massText(grams(total), system);
-    return unknown === 0 ? words : `${words}, and ${String(unknown)} times not weighed`;
+    return unknown === 0
+      ? words
+      : `${words}, and ${unknown === 1 ? 'once' : `${String(unknown)} times`} not weighed`;
   };
   const additions = standing.additions.filter(({ gasDay }) => inYear(gasDay.day));
   const unjudged = additions.some(({ exceeds }) => exceeds[pack] === null || exceeds[pack] === undefined);

@@ -1,0 +1,66 @@
+/** Papers for tests: made of facts of one machine, and read as an inspector reads them. */
+import type { Paper } from '../contract/paper';
+import type { PaperRequest } from '../contract/papers';
+import type { Logbook } from '../core/logbook/logbook';
+import { type Fact, type Scene, sceneOf, storyOf } from '../core/testkit/facts';
+import { dayOf } from '../core/quantity/day';
+import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
+import type { Records } from './made';
+import { machinesOfVisitIn, makePapers } from './make';
+
+/** Everything that stands on a paper, one piece a line. */
+export function read(paper: Paper): string {
+  return [
+    paper.title,
+    paper.subject,
+    ...paper.facts.map(([label, words]) => `${label}: ${words}`),
+    ...paper.blocks.flatMap(({ title, contents }) => [
+      `# ${title}`,
+      ...contents.flatMap((content) => {
+        switch (content.type) {
+          case 'lines':
+            return content.lines.map(({ label, words, but }) =>
+              [label, words, but].filter(Boolean).join(' '),
+            );
+          case 'table':
+            return [content.head.join(' | '), ...content.rows.map((row) => row.join(' | '))];
+          case 'drawing':
+            return [content.said];
+          case 'photos':
+            return content.groups.flat().map(({ words }) => words);
+          case 'signature':
+            return [`signed ${content.name}`];
+        }
+      }),
+    ]),
+  ].join('\n');
+}
+
+export function records(facts: readonly Fact[], rest: Partial<Logbook> = {}, scene: Scene = {}): Records {
+  const { site, appliance } = sceneOf(scene);
+  const entries = storyOf(facts, scene);
+  const own = rest.sites?.[0] ?? site;
+  const rows = { appliance, site: own, spaces: [], entries };
+  return {
+    packs: SHIPPED_PACKS,
+    company: () => Promise.resolve(rest.company ?? null),
+    owner: (id) => Promise.resolve((rest.owners ?? []).find((each) => each.id === id) ?? null),
+    people: () => Promise.resolve(rest.people ?? []),
+    machine: (id) => Promise.resolve(id === 'a' ? rows : null),
+    machineOfEntry: (id) => Promise.resolve(entries.find((each) => each.id === id)?.applianceId ?? null),
+    machinesOfVisit: (visit) => Promise.resolve(machinesOfVisitIn(entries, visit)),
+    machines: async function* () {
+      yield await Promise.resolve(rows);
+    },
+    cylinders: () => Promise.resolve([]),
+    today: () => dayOf('2026-11-23'),
+  };
+}
+
+export async function paper(request: PaperRequest, from: Records, answers = {}): Promise<Paper> {
+  const made = await makePapers(request, from, answers);
+  if (!made.ok) throw new Error(made.refusal);
+  const [first] = made.value.papers;
+  if (!first) throw new Error('no paper');
+  return first;
+}
