@@ -38,7 +38,8 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
     let first = true;
     for await (const document of store.documents(table)) {
       if (scope.part && !holds(document)) continue;
-      yield first ? document : `,${document}`;
+      const text = scope.part && table === 'entries' ? begunHere(document, scope) : document;
+      yield first ? text : `,${text}`;
       first = false;
     }
     yield ']';
@@ -49,6 +50,14 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
   const issued = scope.part ? [] : await new IssuedStore(db).all();
   if (issued.length > 0) yield `,"x-issued":${JSON.stringify(issued)}`;
   yield '}';
+}
+
+/** An entry whose forerunner is not in the part stands there as if it were the first, and says so; its seal was of the whole. */
+function begunHere(document: string, scope: Scope): string {
+  const { supersedes, seal: _, ...entry } = JSON.parse(document) as Entry;
+  return supersedes != null && scope.cut(entry.id)
+    ? JSON.stringify({ ...entry, 'x-corrects': 'an entry outside this part' })
+    : document;
 }
 
 type Holds = (document: string) => boolean;

@@ -14,7 +14,7 @@ export interface DatedEntry {
 }
 
 /** The ids of all dead entries among these. */
-export function deadIds(entries: readonly Entry[]): Set<string> {
+export function deadIds(entries: readonly Pick<Entry, 'id' | 'supersedes'>[]): Set<string> {
   const dead = new Set<string>();
   const heir = new Map<string, string>();
   for (const entry of entries) {

@@ -1,6 +1,7 @@
 /** Which part of the logbook is taken out: of a site, of an owner, of a period, or all; whole enough to be read again. */
 import { sql } from 'drizzle-orm';
 import type { ExportScope } from '../../contract/exports';
+import { deadIds } from '../../core/logbook/order';
 import type { Appliance, Cylinder, Site, Space } from '../../core/logbook/tables';
 import type { Tables } from '../store/database';
 import type { Store } from '../store/store';
@@ -13,6 +14,8 @@ export interface Scope {
   appliance: (appliance: Appliance) => boolean;
   cylinder: (cylinder: Cylinder) => boolean;
   entry: (id: string) => boolean;
+  /** whether the entry that this one corrects stays outside: it stands in the part as if it were the first */
+  cut: (id: string) => boolean;
   /** rows by table and id, for their history */
   row: (table: string, id: string) => boolean;
 }
@@ -24,6 +27,7 @@ const ALL: Scope = {
   appliance: () => true,
   cylinder: () => true,
   entry: () => true,
+  cut: () => false,
   row: () => true,
 };
 
@@ -45,7 +49,7 @@ export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Pro
     const appliance = JSON.parse(document) as Appliance;
     if (sites.has(appliance.siteId)) machines.add(appliance.id);
   }
-  const { ids, cylinders } = await entriesOf(db, machines, asked);
+  const { ids, cut, cylinders } = await entriesOf(db, machines, asked);
   const narrow = asked.site !== undefined || asked.owner !== undefined;
   return {
     part: asked,
@@ -55,6 +59,7 @@ export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Pro
     cylinder: ({ id, ownerId }) =>
       !narrow || cylinders.has(id) || (asked.owner !== undefined && ownerId === asked.owner),
     entry: (id) => ids.has(id),
+    cut: (id) => cut.has(id),
     row: (table, id) => {
       if (table === 'sites') return sites.has(id);
       if (table === 'appliances') return machines.has(id);
@@ -64,19 +69,18 @@ export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Pro
   };
 }
 
-/** Entries of these machines in the period, with all that corrects them or that they correct: no correction stands alone. */
+/**
+ * Entries of these machines in the period, with all that corrects them or that they correct. What was moved to a machine
+ * outside stays there: here it is left out, and what came from there begins here.
+ */
 async function entriesOf(
   db: Tables,
   machines: ReadonlySet<string>,
   { from, to, site, owner }: ExportScope,
-): Promise<{ ids: ReadonlySet<string>; cylinders: ReadonlySet<string> }> {
-  const rows = await db.all<{
-    id: string;
-    appliance_id: string | null;
-    supersedes: string | null;
-    cylinder_id: string | null;
-    day: string;
-  }>(sql`SELECT id, appliance_id, supersedes, cylinder_id, document ->> '$.on' AS day FROM entries`);
+): Promise<{ ids: ReadonlySet<string>; cut: ReadonlySet<string>; cylinders: ReadonlySet<string> }> {
+  const rows = await db.all<EntryRow>(
+    sql`SELECT id, appliance_id, supersedes, cylinder_id, document ->> '$.kind' AS kind, document ->> '$.on' AS day FROM entries`,
+  );
   const narrow = site !== undefined || owner !== undefined;
   const ids = new Set<string>();
   const linked = new Map<string, string[]>();
@@ -101,5 +105,34 @@ async function entriesOf(
       ids.add(other);
       waiting.push(other);
     }
-  return { ids, cylinders: new Set(rows.flatMap((row) => (ids.has(row.id) ? (row.cylinder_id ?? []) : []))) };
+  dropRevived(ids, rows);
+  const cut = rows.filter(({ id, supersedes }) => ids.has(id) && supersedes !== null && !ids.has(supersedes));
+  // A void of what is not here says nothing here.
+  for (const { id, kind } of cut) if (kind === 'void') ids.delete(id);
+  return {
+    ids,
+    cut: new Set(cut.map(({ id }) => id)),
+    cylinders: new Set(rows.flatMap((row) => (ids.has(row.id) ? (row.cylinder_id ?? []) : []))),
+  };
+}
+
+interface EntryRow {
+  id: string;
+  kind: string;
+  appliance_id: string | null;
+  supersedes: string | null;
+  cylinder_id: string | null;
+  day: string;
+}
+
+/** What is dead in the whole never comes to life because its correction lies outside the part. */
+function dropRevived(ids: Set<string>, rows: readonly EntryRow[]): void {
+  const dead = deadIds(rows);
+  for (;;) {
+    const inside = rows.filter(({ id }) => ids.has(id));
+    const deadInside = deadIds(inside.filter(({ supersedes }) => supersedes === null || ids.has(supersedes)));
+    const revived = inside.filter(({ id }) => dead.has(id) && !deadInside.has(id));
+    if (revived.length === 0) return;
+    for (const { id } of revived) ids.delete(id);
+  }
 }
