@@ -11,6 +11,7 @@ import { deadIds, entriesByMachine } from '../core/logbook/order';
 import type { Revision } from '../core/logbook/tables';
 import { type Instrument, instrumentRow } from '../core/visit/instrument';
 import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
+import { begunHere } from './exports/begunHere';
 import { type Scope, scopeOf } from './exports/scope';
 import { type LogbookRow, rowsNamed, rowsOfLogbook } from './logbookRows';
 import type { Services } from './services';
@@ -38,8 +39,8 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
     let first = true;
     for await (const document of store.documents(table)) {
       if (scope.part && !holds(document)) continue;
-      const text = scope.part && table === 'entries' ? begunHere(document, scope) : document;
-      yield first ? text : `,${text}`;
+      const told = scope.part && table === 'entries' ? entryOfPart(document, scope) : document;
+      yield first ? told : `,${told}`;
       first = false;
     }
     yield ']';
@@ -52,12 +53,9 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
   yield '}';
 }
 
-/** An entry whose forerunner is not in the part stands there as if it were the first, and says so; its seal was of the whole. */
-function begunHere(document: string, scope: Scope): string {
-  const { supersedes, seal: _, ...entry } = JSON.parse(document) as Entry;
-  return supersedes != null && scope.cut(entry.id)
-    ? JSON.stringify({ ...entry, 'x-corrects': 'an entry outside this part' })
-    : document;
+function entryOfPart(document: string, scope: Scope): string {
+  const entry = JSON.parse(document) as Entry;
+  return scope.cut(entry.id) ? JSON.stringify(begunHere(entry)) : document;
 }
 
 type Holds = (document: string) => boolean;

@@ -7,6 +7,8 @@ import { dayOf } from '../../core/quantity/day';
 import { logbookStandings } from '../../core/rules/standingDocument';
 import { type Scene, logbookOf, readableOf, scene } from '../../core/testkit/randomLogbooks';
 import { added, openCompany } from '../company.testkit';
+import { presentOfFile } from '../imports/fileKnown';
+import { mergeOf } from '../imports/merge';
 import { exportText, loadLogbook } from '../logbooks';
 
 const PAIRS = 25;
@@ -97,4 +99,24 @@ it('gas that was moved to another owner is gone from the one and begins with the
   expect(entries[0]?.supersedes).toBeUndefined();
   // Of the whole nothing is cut.
   expect((await part({})).entries).toHaveLength(2);
+});
+
+it('a part is all known where the whole stands, and the whole where the part was begun', async () => {
+  const [s] = fc.sample(scene, { numRuns: 1, seed: 3 });
+  if (!s) throw new Error('no scene');
+  const whole = {
+    ...pair(0, s),
+    entries: [
+      added('first', '0-a', 5),
+      added('moved', '0-b', 5, { supersedes: 'first', correctionReason: 'the other rack' }),
+    ],
+  };
+  const part = await (await loaded(whole))({ owner: '0-q' });
+  const into = ({ entries: theirs }: Logbook, ours: Logbook) =>
+    mergeOf({ ...part, entries: theirs }, theirs, presentOfFile(ours)).preview.faulty;
+  expect(into(part, whole)).toEqual([]);
+  expect(into(whole, part)).toEqual([]);
+  // What says something else under the same id is still named.
+  const other = part.entries.map((entry) => ({ ...entry, note: 'another' }));
+  expect(into({ ...part, entries: other }, whole)).toHaveLength(1);
 });

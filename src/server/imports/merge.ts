@@ -5,6 +5,7 @@ import type { Entry } from '../../core/logbook/entry';
 import { type Logbook, readLogbook } from '../../core/logbook/logbook';
 import { problemText } from '../../core/logbook/problems';
 import type { Revision } from '../../core/logbook/tables';
+import { begunHere, isBegunHere } from '../exports/begunHere';
 import { rowsOfLogbook } from '../logbookRows';
 import { sameContent } from '../sentEntry';
 import { FileRefused } from './refused';
@@ -41,6 +42,12 @@ export function logbookIn(text: string): Logbook {
   );
 }
 
+/** In a part an entry may stand without what it corrects. */
+const sameFact = (ours: Entry, theirs: Entry): boolean =>
+  isBegunHere(ours) || isBegunHere(theirs)
+    ? sameContent(begunHere(ours), begunHere(theirs))
+    : sameContent(ours, theirs);
+
 /** `entries` in the order in which they shall be accepted. */
 export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Present): Merged {
   const all = rowsOfLogbook(logbook);
@@ -54,7 +61,7 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
   for (const entry of entries) {
     const ours = present.entryOf(entry.id);
     if (ours === null) fresh.push(entry);
-    else if (!sameContent(ours, entry)) clashing.push(entry);
+    else if (!sameFact(ours, entry)) clashing.push(entry);
   }
   const isNew = new Set(rows.map(({ table, id }) => `${table} ${id}`));
   const fault = (column: string, message: string, remedy: string) => ({ row: 0, column, message, remedy });
