@@ -37,7 +37,7 @@ module.exports = {
     ),
     forbid(
       'testkit-is-for-tests',
-      { path: '^src/', pathNot: '\\.test\\.tsx?$|^src/core/testkit/' },
+      { path: '^src/', pathNot: `${TEST}|^src/core/testkit/` },
       { path: '^src/core/testkit/' },
     ),
     forbid('no-cycles', {}, { circular: true }),

@@ -20,7 +20,7 @@ import {
   topOff,
 } from '../core/testkit/facts';
 import { makePapers } from './make';
-import { paper, read, records } from './testkit';
+import { paper, read, records } from './paper.testkit';
 
 const CASE: Fact[] = [
   gas('2026-03-01'),

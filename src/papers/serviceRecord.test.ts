@@ -14,7 +14,7 @@ import {
 } from '../core/testkit/facts';
 import type { PaperRequest } from '../contract/papers';
 import { makePapers } from './make';
-import { paper, read, records } from './testkit';
+import { paper, read, records } from './paper.testkit';
 
 const DAY = '2026-11-20';
 const VISIT: PaperRequest = { document: 'serviceRecord', visit: 'v' };
