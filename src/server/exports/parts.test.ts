@@ -1,47 +1,25 @@
 /** Parts of logbooks in which corrections reach from one owner's machine to another's: each reads, and stands as in the whole. */
 import fc from 'fast-check';
 import { expect, it, onTestFinished } from 'vitest';
-import type { Entry } from '../../core/logbook/entry';
 import { type Logbook, readLogbook } from '../../core/logbook/logbook';
+import type { Entry } from '../../core/logbook/entry';
 import { dayOf } from '../../core/quantity/day';
 import { logbookStandings } from '../../core/rules/standingDocument';
-import { type Scene, logbookOf, readableOf, scene } from '../../core/testkit/randomLogbooks';
+import { scene } from '../../core/testkit/randomLogbooks';
+import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
+import { systemClock } from '../clock';
 import { added, openCompany } from '../company.testkit';
-import { presentOfFile } from '../imports/fileKnown';
+import { knownOfFile, presentOfFile } from '../imports/fileKnown';
 import { mergeOf } from '../imports/merge';
+import { plannedOf } from '../imports/plan';
+import { readSheets } from '../imports/readSheets';
 import { exportText, loadLogbook } from '../logbooks';
+import { manyPairs, pair } from '../pairs.testkit';
+import { outSheets } from './tables';
+import { csvOf } from './write';
 
 const PAIRS = 25;
 const T = dayOf('2027-03-15');
-
-/** A pair of owners with a site and a machine each: of these entries every third is the second one's, and some move over. */
-function pair(index: number, s: Scene): Logbook {
-  const { site, appliance, entries } = logbookOf(s);
-  const name = (id: string): string => `${String(index)}-${id}`;
-  const own = entries.map((row, at) => ({
-    ...row,
-    id: name(row.id),
-    ...(typeof row['supersedes'] === 'string' ? { supersedes: name(row['supersedes']) } : {}),
-    ...(row.kind === 'void' ? {} : { applianceId: name(at % 3 === 0 ? 'b' : 'a') }),
-  }));
-  const rows = readableOf({ site, appliance, entries: [] });
-  const [place] = rows.sites;
-  const [machine] = rows.appliances;
-  if (!place || !machine) throw new Error('no machine');
-  return {
-    ...rows,
-    owners: ['o', 'q'].map((id) => ({ id: name(id), name: name(id) })),
-    sites: [
-      { ...place, id: name('s'), ownerId: name('o') },
-      { ...place, id: name('t'), ownerId: name('q') },
-    ],
-    appliances: [
-      { ...machine, id: name('a'), name: name('a'), siteId: name('s') },
-      { ...machine, id: name('b'), name: name('b'), siteId: name('t') },
-    ],
-    entries: own as unknown as Entry[],
-  };
-}
 
 async function loaded(logbook: Logbook): Promise<(scope: object) => Promise<Logbook>> {
   const company = await openCompany();
@@ -57,19 +35,7 @@ async function loaded(logbook: Logbook): Promise<(scope: object) => Promise<Logb
 }
 
 it('of random logbooks, the part of an owner reads again and stands as it stood', async () => {
-  const pairs = fc.sample(scene, { numRuns: PAIRS, seed: 20261127 }).map((s, index) => pair(index, s));
-  const [first, ...more] = pairs;
-  if (!first) throw new Error('no pair');
-  const all = more.reduce<Logbook>(
-    (sum, each) => ({
-      ...sum,
-      owners: [...(sum.owners ?? []), ...(each.owners ?? [])],
-      sites: [...sum.sites, ...each.sites],
-      appliances: [...sum.appliances, ...each.appliances],
-      entries: [...sum.entries, ...each.entries],
-    }),
-    first,
-  );
+  const all = manyPairs(PAIRS, 20261127);
   const part = await loaded(all);
   const whole = new Map(logbookStandings(all, T).appliances.map((each) => [each.id, each]));
   const reaching = all.entries.filter(({ supersedes, applianceId }) =>
@@ -120,3 +86,24 @@ it('a part is all known where the whole stands, and the whole where the part was
   const other = part.entries.map((entry) => ({ ...entry, note: 'another' }));
   expect(into({ ...part, entries: other }, whole)).toHaveLength(1);
 });
+
+it('lists of random logbooks are all known when they are brought in again', async () => {
+  const whole = manyPairs(PAIRS, 7);
+  // A list asks to leave out a row of nothing, and so it does of ours.
+  const some = (entry: Entry): Entry =>
+    'mass' in entry && entry.mass?.value === 0 ? { ...entry, mass: { value: 0.5, unit: 'lb' } } : entry;
+  const all = { ...whole, entries: whole.entries.map(some) };
+  const company = await openCompany();
+  onTestFinished(() => company.close());
+  await loadLogbook(company.services, all);
+  const known = knownOfFile(all, systemClock('2028-01-01'));
+  for (const table of ['gas', 'inspections', 'machines'] as const) {
+    const [sheet] = await outSheets(company.services.database.db, {}, [table]);
+    if (!sheet) throw new Error(table);
+    const read = await readSheets(Buffer.from(csvOf(sheet)));
+    const { preview } = plannedOf(read, known, {}, `${table}.csv`, SHIPPED_PACKS);
+    expect(preview.faulty.slice(0, 3), table).toEqual([]);
+    expect([table, preview.ready, preview.known]).toEqual([table, 0, sheet.rows.length]);
+    expect(sheet.rows.length).toBeGreaterThanOrEqual(10);
+  }
+}, 60_000);
