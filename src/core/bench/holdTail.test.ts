@@ -27,6 +27,17 @@ const judged = (readings: ReturnType<typeof series>, matters: number | null = nu
     }),
   );
 
+describe('a clock that stands still', () => {
+  test('what was read twice at one time counts as its mean, and two figures of a moment are no fall', () => {
+    const once = judged(series([0, 9, 20], [30, 8.95, 20], [60, 8.9, 20]));
+    const twice = judged(series([0, 9, 20], [30, 8.96, 20], [30, 8.94, 20], [60, 8.9, 20]));
+    expect(twice.tail.loss.high).toBeCloseTo(once.tail.loss.high, 9);
+    const end = judged(series([0, 9], [10, 9], [10, 8.9]));
+    // 9 to 8.95 bar within ten minutes: 0.3 bar an hour in the middle.
+    expect((end.tail.loss.low + end.tail.loss.high) / 2).toBeCloseTo(0.3e5 / 3600, 6);
+  });
+});
+
 describe('a first fall that settles is no leak', () => {
   const settling = series([0, 9], [10, 8.76], [20, 8.72], [30, 8.72], [40, 8.72]);
   test('9, 8.76, 8.72, 8.72, 8.72 bar in 40 minutes: settled, and what the tail could hide is told', () => {

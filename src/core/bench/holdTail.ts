@@ -2,7 +2,7 @@
  * A pressure test as a series: brought to one temperature where temperatures are known, parted into a first fall that settles
  * and the tail, and the loss of the tail with its doubt. Pa absolute, K, s.
  */
-import { linearRegression, sumNthPowerDeviations } from 'simple-statistics';
+import { linearRegression, mean, sumNthPowerDeviations } from 'simple-statistics';
 import type { Kelvins, Pascals } from '../quantity/si';
 import { ROOM_K } from './calculated';
 import { explain } from './series/explain';
@@ -72,7 +72,7 @@ export function tailOf(readings: readonly HoldReading[], changedShare: number, g
       ? pressure * ((changedShare * start.temperature) / temperature + 1 - changedShare)
       : pressure;
   const doubt = readingDoubt(start, changedShare, gauge, corrected);
-  const series = readings.map((each) => ({ at: each.at - start.at, value: level(each) }));
+  const series = byMoment(readings.map((each) => ({ at: each.at - start.at, value: level(each) })));
   const end = series.at(-1)?.at ?? 0;
   const { bend, settling } = firstFall(series, doubt);
   const over = bend === null ? 0 : SETTLED_TIMES * bend.time;
@@ -118,6 +118,13 @@ export function readingDoubt(
     : Math.max(TEMPERATURE_NOT_TAKEN_K, gauge.temperatureDoubt);
   const thermal = (changedShare * pressure * kelvins) / 2 / (temperature ?? ROOM_K);
   return Math.hypot(gauge.resolution / Math.sqrt(12), thermal);
+}
+
+/** What was read twice at one time is one reading, the mean of both. */
+function byMoment(series: readonly { at: number; value: number }[]): { at: number; value: number }[] {
+  const moments = new Map<number, number[]>();
+  for (const { at, value } of series) moments.set(at, [...(moments.get(at) ?? []), value]);
+  return [...moments].map(([at, values]) => ({ at, value: mean(values) }));
 }
 
 type Course = 'steady' | 'settling' | 'falling' | 'both' | 'rising';
