@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { type Cell, textCell } from './cells';
 import { dayOrderOf, readDay } from './days';
-import { kindNamed, nearest, refrigerantNamed } from './namesRead';
+import { kindNamed, nearest, nearestGas, refrigerantNamed } from './namesRead';
 import { decimalMarkOf, notWeighedIn, plainNumber, readAmount, unitInHeading } from './numbers';
 
 const cells = (...texts: string[]): Cell[] => texts.map(textCell);
@@ -123,5 +123,12 @@ describe('names', () => {
     ];
     expect(nearest('rck b', names)).toBe('Rack B');
     expect(nearest('milk tank', names)).toBeNull();
+    // An empty cell is near nothing; a name that is part of another is near it, a letter of it is not.
+    expect(nearest('', names)).toBeNull();
+    expect(nearest('cooler', names)).toBe('Cooler 2');
+    expect(nearest('2', names)).toBeNull();
+    expect(nearestGas('')).toBeNull();
+    expect(nearestGas('R-404')).toBe('R-404A');
+    expect(nearestGas('R-9000')).toBeNull();
   });
 });
