@@ -3,47 +3,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
 import { bearingByMachine } from '../core/logbook/order';
-import type { Appliance, Site } from '../core/logbook/tables';
-import { dayOf } from '../core/quantity/day';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { type Cell, type Sheet, textCell } from './cells';
-import type { KnownRows } from './lookups';
 import { type Mapping, mappingFrom, mappingSchema } from './mapping';
+import { CHARGE, MACHINE, SITE, known } from './known.testkit';
 import { planImport, wouldExceed } from './plan';
-
-const SITE: Site = { id: 's', name: 'Pier 9', timezone: 'America/Chicago', packs: ['us-hfc'] };
-const MACHINE: Appliance = {
-  id: 'm',
-  siteId: 's',
-  name: 'Rack 1',
-  kind: 'rack',
-  category: 'commercialRefrigeration',
-  refrigerant: 'R-448A',
-};
-const CHARGE = {
-  id: 'c',
-  kind: 'fullChargeSet',
-  applianceId: 'm',
-  on: '2020-01-01',
-  by: 'p',
-  method: 'weighed',
-  mass: { value: 100, unit: 'lb' },
-} as Entry;
-
-function known(entries: readonly Entry[] = [CHARGE], more: Partial<KnownRows> = {}): KnownRows {
-  return {
-    sites: [SITE],
-    owners: [],
-    people: [{ id: 'p', name: 'Marit Solane' }],
-    appliances: [MACHINE],
-    cylinders: [],
-    entriesOf: (id) => entries.filter(({ applianceId }) => applianceId === id),
-    hasEntry: (id) => entries.some((each) => each.id === id),
-    isUndone: () => false,
-    todayAt: () => dayOf('2026-11-23'),
-    ...more,
-  };
-}
 
 const sheet = (text: string, name = 'list'): Sheet => ({
   name,
