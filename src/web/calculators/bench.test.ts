@@ -22,11 +22,21 @@ describe('readings a line each', () => {
     ['minutes and seconds', '0:00 400\n1:30 450', 90],
     ['commas, as a gauge’s file has them', '0,400\n1:30,450', 90],
     ['units written out', '0 s, 400 micron\n90 s, 60 Pa', 90],
+    ['decimal commas, as a gauge’s file has them elsewhere', '0;400\n1,5;450', 90],
+    ['decimal commas between tabs', '0\t400\n1,5\t450,5', 90],
+    ['decimal commas between blanks', '0 400\n1,5 450', 90],
     ['empty lines between', '\n0 400\n\n1:30 450\n', 90],
   ])('reads %s', (_, text, second) => {
     const read = vacuumLines(text, units);
     expect(read.ok && read.value.map((each) => each.at)).toEqual([0, second]);
     expect(read.ok && read.value[0]?.pressure).toBeCloseTo(400 * MICRON, 9);
+  });
+
+  it('a comma that can mean two things is refused, not guessed', () => {
+    for (const line of ['0;1,500', '0 1,500', '1,500 400', '0, 1,500'])
+      expect(vacuumLines(line, units), line).toMatchObject({ ok: false });
+    const read = vacuumLines('0;0,500', units);
+    expect(read.ok && read.value[0]?.pressure).toBeCloseTo(0.5 * MICRON, 9);
   });
 
   it('names the line that does not read', () => {
@@ -44,6 +54,13 @@ describe('readings a line each', () => {
     });
     expect(read.ok && read.value[0]?.pressure).toBeCloseTo(101_325 + 98 * 6894.757293168, 3);
     expect(read.ok && read.value[1]?.temperature).toBeCloseTo(297.15, 9);
+    const metric = holdLines('20;8,72;21,5', {
+      pressureUnit: 'bar',
+      temperatureUnit: '°C',
+      atmosphere: 101_325,
+    });
+    expect(metric.ok && metric.value[0]?.pressure).toBeCloseTo(101_325 + 8.72e5, 3);
+    expect(metric.ok && metric.value[0]?.temperature).toBeCloseTo(294.65, 9);
     expect(
       holdLines('20 98', { pressureUnit: 'psig', temperatureUnit: '°F', atmosphere: 101_325 }),
     ).toMatchObject({ ok: false });

@@ -3,9 +3,24 @@ import { parseMeasure } from '../../core/quantity/measure';
 import type { UnitOf } from '../../core/quantity/units';
 import { type Result, ok, refused } from '../../core/result';
 
-/** A line's parts; commas, semicolons and tabs part them, blanks too where a unit is not written. */
-const partsOf = (line: string): string[] =>
-  /[;,\t]/.test(line) ? line.split(/[;,\t]/).map((each) => each.trim()) : line.trim().split(/\s+/);
+/**
+ * A line's parts. Semicolons and tabs part them, else commas with a blank behind or without any blank in the line, else blanks;
+ * a comma that parts nothing is that of a decimal.
+ */
+function partsOf(line: string): string[] {
+  if (/[;\t]/.test(line)) return line.split(/[;\t]/).map((each) => pointed(each.trim()));
+  if (line.includes(',') && (/,\s/.test(line) || !/\s/.test(line)))
+    return line.split(',').map((each) => each.trim());
+  return line.split(/\s+/).map(pointed);
+}
+
+/** `8,72` as `8.72`. `1,500` can mean two things and stays as it is, which no figure takes. */
+const pointed = (part: string): string => {
+  const [, whole, digits = '', rest] = /^(-?\d+),(\d+)(\D.*)?$/.exec(part) ?? [];
+  return whole === undefined || (digits.length === 3 && !/^-?0$/.test(whole))
+    ? part
+    : `${whole}.${digits}${rest ?? ''}`;
+};
 
 const linesOf = (text: string): { words: string; number: number }[] =>
   text
