@@ -1,7 +1,7 @@
 /** Papers of logbooks as unruly as real ones: nothing on them that is no word, and figures that a second reckoning gives. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Content, Paper } from '../contract/paper';
+import type { Paper } from '../contract/paper';
 import type { PaperRequest } from '../contract/papers';
 import type { Logbook } from '../core/logbook/logbook';
 import { PACK_IDS } from '../core/logbook/packNames';
@@ -9,8 +9,10 @@ import type { Row } from '../core/testkit/naive';
 import { logbookOf, readableOf, scene } from '../core/testkit/randomLogbooks';
 import { logbookStandings } from '../core/rules/standingDocument';
 import { dayOf } from '../core/quantity/day';
+import { WITH_FORM, written } from '../record/randomEntries.testkit';
 import { fileRecords } from '../server/papers/fileRecords';
 import { makePapers } from './make';
+import { allOf, expectWords } from './paper.testkit';
 
 const SEED = Number(process.env['ABACUS_SEED'] ?? 20261127);
 const YEARS = [2025, 2026, 2027];
@@ -40,35 +42,6 @@ function requestsOf(logbook: Logbook): PaperRequest[] {
     ),
   ];
 }
-
-function pieces(content: Content): string[] {
-  switch (content.type) {
-    case 'lines':
-      return content.lines.flatMap(({ label, words, but }) => [
-        words,
-        ...(label === undefined ? [] : [label]),
-        ...(but === undefined ? [] : [but]),
-      ]);
-    case 'table':
-      return [content.caption, ...content.head, ...content.rows.flat()];
-    case 'drawing':
-      return [content.said];
-    case 'photos':
-      return content.groups.flat().map(({ words }) => words);
-    case 'signature':
-      return [content.name];
-  }
-}
-
-const allOf = ({ title, subject, facts, blocks }: Paper): string[] => [
-  title,
-  subject,
-  ...facts.flat(),
-  ...blocks.flatMap((block) => [block.title, ...block.contents.flatMap(pieces)]),
-];
-
-/** What a machine would print, and nobody would say; entries are `e0001`, corrections `x0`. */
-const NO_WORD = /undefined|NaN|null|\[object|\be\d{4}\b|\bx\d\b|Infinity|\d\.\d{4}/;
 
 /** Sum of living additions of a year in pounds, by what stands in the rows themselves. */
 function addedIn(entries: readonly Row[], year: number): { pounds: number; unweighed: number } {
@@ -101,15 +74,7 @@ describe('every paper of a random logbook', () => {
               expect(made.refusal).toMatch(/^[A-Z].*\.$/);
               continue;
             }
-            for (const paper of made.value.papers) {
-              for (const piece of allOf(paper)) {
-                expect(piece.trim(), `${request.document}: an empty piece`).not.toBe('');
-                expect(piece, request.document).not.toMatch(NO_WORD);
-              }
-              for (const content of paper.blocks.flatMap(({ contents }) => contents))
-                if (content.type === 'table')
-                  for (const row of content.rows) expect(row.length).toBe(content.head.length);
-            }
+            made.value.papers.forEach(expectWords);
             const again = await makePapers(request, fileRecords(logbook));
             expect(again.ok && again.value.papers).toEqual(made.value.papers);
           }
@@ -182,3 +147,52 @@ function poundsOf(words: string): number {
     Number(new RegExp(`([\\d.,]+) ${unit}\\b`).exec(words)?.[1]?.replace(/,/g, '') ?? 0);
   return of('lb') + of('oz') / 16;
 }
+
+const anyNote = fc
+  .constantFrom(...WITH_FORM)
+  .chain(([, kind, form]) => written(kind, form))
+  .map((entry): Row => {
+    const { seal: _s, recordedAt: _r, ...rest } = entry;
+    return rest as unknown as Row;
+  });
+
+it(
+  'a visit of whatever notes is told in words on its record and on that of the machine',
+  { timeout: 120_000 },
+  async () => {
+    let told = 0;
+    await fc.assert(
+      fc.asyncProperty(scene, fc.array(anyNote, { minLength: 1, maxLength: 12 }), async (s, notes) => {
+        const { site, appliance, entries } = logbookOf({
+          ...s,
+          events: s.events.slice(0, 3),
+          corrections: [],
+        });
+        const reads = (rows: Row[]): Logbook | null => {
+          try {
+            return readableOf({ site, appliance, entries: [...entries, ...rows] });
+          } catch {
+            return null;
+          }
+        };
+        // What the format refuses never gets into a logbook.
+        const taken = notes
+          .map((row, index): Row => ({ ...row, id: `e9${String(index).padStart(3, '0')}`, visitId: 'v' }))
+          .filter((row) => reads([row]) !== null);
+        const logbook = reads(taken);
+        if (!logbook || taken.length === 0) return;
+        told += taken.length;
+        for (const request of [
+          { document: 'serviceRecord', visit: 'v' },
+          { document: 'machineRecord', machine: 'a' },
+        ] as const) {
+          const made = await makePapers(request, fileRecords(logbook));
+          if (!made.ok) throw new Error(made.refusal);
+          made.value.papers.forEach(expectWords);
+        }
+      }),
+      { numRuns: 120, seed: SEED },
+    );
+    expect(told).toBeGreaterThan(200);
+  },
+);

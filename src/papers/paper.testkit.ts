@@ -1,5 +1,6 @@
 /** Papers for tests: made of facts of one machine, and read as an inspector reads them. */
-import type { Paper } from '../contract/paper';
+import { expect } from 'vitest';
+import type { Content, Paper } from '../contract/paper';
 import type { PaperRequest } from '../contract/papers';
 import type { Logbook } from '../core/logbook/logbook';
 import { type Fact, type Scene, sceneOf, storyOf } from '../core/testkit/facts';
@@ -63,4 +64,46 @@ export async function paper(request: PaperRequest, from: Records, answers = {}):
   const [first] = made.value.papers;
   if (!first) throw new Error('no paper');
   return first;
+}
+
+function pieces(content: Content): string[] {
+  switch (content.type) {
+    case 'lines':
+      return content.lines.flatMap(({ label, words, but }) => [
+        words,
+        ...(label === undefined ? [] : [label]),
+        ...(but === undefined ? [] : [but]),
+      ]);
+    case 'table':
+      return [content.caption, ...content.head, ...content.rows.flat()];
+    case 'drawing':
+      return [content.said];
+    case 'photos':
+      return content.groups.flat().map(({ words }) => words);
+    case 'signature':
+      return [content.name];
+  }
+}
+
+/** Every piece of text on a paper by itself. */
+export const allOf = ({ title, subject, facts, blocks }: Paper): string[] => [
+  title,
+  subject,
+  ...facts.flat(),
+  ...blocks.flatMap((block) => [block.title, ...block.contents.flatMap(pieces)]),
+];
+
+/** What a machine would print, and nobody would say; entries are `e0001`, corrections `x0`, leaks have ids as made once. */
+export const NO_WORD =
+  /undefined|NaN|\bnull\b|\[object|\be\d{4}\b|\bx\d\b|Infinity|\d\.\d{4}|[0-9a-f]{8}-[0-9a-f]{4}-/;
+
+/** Nothing on it that is no word, nothing empty, tables as wide as their heads. */
+export function expectWords(paper: Paper): void {
+  for (const piece of allOf(paper)) {
+    expect(piece.trim(), `an empty piece of ${paper.title}`).not.toBe('');
+    expect(piece, paper.title).not.toMatch(NO_WORD);
+  }
+  for (const content of paper.blocks.flatMap(({ contents }) => contents))
+    if (content.type === 'table')
+      for (const row of content.rows) expect(row.length).toBe(content.head.length);
 }
