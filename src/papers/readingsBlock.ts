@@ -1,6 +1,6 @@
 /** The readings of a visit before and after, with what each set amounts to; beside the table what it does not show. */
 import type { SaturationTable } from '../core/refrigerant/saturation';
-import { PHASES } from '../core/visit/notes';
+import { PHASES, readNote } from '../core/visit/notes';
 import { CIRCUMSTANCE_NAMES, NUMBER_NAMES, SIGN_NAMES } from '../core/visit/readings/places';
 import { type Taken, readingSeries, readingsOfPhase } from '../core/visit/readings/series';
 import type { Measured } from '../core/visit/stated';
@@ -12,6 +12,7 @@ import { clockWords } from '../words/dates';
 import { partWordsOf } from '../words/names';
 import { PHASE_WORDS, readingWords, signWords } from '../words/readings';
 import { measuredWords, statedWords } from '../words/stated';
+import { entryLine } from './lines';
 import { type Block, type Line, NOT_READ, NOT_RECORDED } from './paper';
 
 const COMPUTED = [
@@ -89,6 +90,15 @@ function besideTable(view: FoldedMachine, series: readonly Taken[]): Line[] {
     }));
 }
 
+/** What was written down with a reading, beside its figures. */
+function noted(view: FoldedMachine, { entries }: VisitRecord): Line[] {
+  return entries.flatMap(({ entry }) =>
+    readNote(entry, 'reading') && (entry.note || entry.caseNote || entry.attachments?.length)
+      ? [entryLine(entry, view)]
+      : [],
+  );
+}
+
 export function readingsBlock(
   view: FoldedMachine,
   record: VisitRecord,
@@ -96,19 +106,23 @@ export function readingsBlock(
 ): Block | null {
   const series = readingSeries(record.entries);
   const told = seriesTable(view, series, table);
-  if (told === null) return null;
-  const more = besideTable(view, series);
+  const more = [...(told === null ? [] : besideTable(view, series)), ...noted(view, record)];
+  if (told === null && more.length === 0) return null;
   return {
     title: 'Readings before and after',
     wide: true,
     contents: [
-      {
-        type: 'table',
-        caption: 'Readings before and after',
-        compares: true,
-        head: told.head,
-        rows: told.rows,
-      },
+      ...(told === null
+        ? []
+        : [
+            {
+              type: 'table' as const,
+              caption: 'Readings before and after',
+              compares: true as const,
+              head: told.head,
+              rows: told.rows,
+            },
+          ]),
       ...(more.length > 0 ? [{ type: 'lines' as const, lines: more, label: 'Read besides' }] : []),
     ],
   };

@@ -1,0 +1,84 @@
+/** Whatever somebody typed with an entry of a visit stands on the service record and on the record of the machine, whole. */
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import type { PaperRequest } from '../contract/papers';
+import type { Form } from '../record/forms';
+import { WITH_FORM, written } from '../record/randomEntries.testkit';
+import { readableOf } from '../core/testkit/randomLogbooks';
+import type { Row } from '../core/testkit/naive';
+import { fileRecords } from '../server/papers/fileRecords';
+import { makePapers } from './make';
+import { allOf } from './paper.testkit';
+
+const SAMPLES = 25;
+const PAPERS: readonly PaperRequest[] = [
+  { document: 'serviceRecord', visit: 'v' },
+  { document: 'machineRecord', machine: 'a' },
+];
+const SITE = {
+  id: 's',
+  kind: '',
+  on: '',
+  name: 'Pier',
+  timezone: 'America/Chicago',
+  packs: ['us-hfc' as const],
+};
+const MACHINE = {
+  id: 'a',
+  kind: 'rack',
+  on: '',
+  siteId: 's',
+  name: 'Rack',
+  refrigerant: 'R-448A',
+  category: 'commercialRefrigeration',
+};
+/** Fields whose text is the id of another entry. */
+const NAMES_AN_ENTRY = ['partFitted removes', 'stain stain'];
+/** Types of field that are no text of their own: their values are told in the units and words of their choices. */
+const CHOSEN = ['measure', 'mass', 'date', 'choice', 'check', 'many', 'leaks', 'partsLeftOut', 'pressure'];
+const IDS = ['leak', 'newLeak', 'year'];
+
+/** Texts in an entry with the path to each. */
+function textsIn(value: unknown, path = ''): [path: string, text: string][] {
+  if (typeof value === 'string') return [[path, value]];
+  if (value === null || typeof value !== 'object') return [];
+  return Object.entries(value).flatMap(([key, inner]) =>
+    textsIn(inner, path === '' ? key : `${path}.${key}`),
+  );
+}
+
+function typedIn(row: Row, { fields }: Form): [string, string][] {
+  const own = new Set(
+    fields.flatMap(({ key, type }) => (CHOSEN.includes(type) || IDS.includes(type) ? [] : key)),
+  );
+  return textsIn(row).filter(
+    ([path]) => own.has(path) || path.endsWith('.notDone') || path === 'note' || path === 'caseNote',
+  );
+}
+
+test.each(WITH_FORM)('%s', async (name, kind, form) => {
+  let told = 0;
+  for (const entry of fc.sample(written(kind, form), { numRuns: SAMPLES, seed: 20261127 })) {
+    const { seal: _s, recordedAt: _r, ...rest } = entry;
+    const row = { ...rest, id: 'e9001', visitId: 'v' } as unknown as Row;
+    const typed = typedIn(row, form).filter(([path]) => !NAMES_AN_ENTRY.includes(`${name} ${path}`));
+    let logbook;
+    try {
+      logbook = readableOf({ site: SITE, appliance: MACHINE, entries: [row] } as never);
+    } catch {
+      // What the format refuses never gets into a logbook.
+      continue;
+    }
+    for (const request of PAPERS) {
+      const made = await makePapers(request, fileRecords(logbook));
+      if (!made.ok) throw new Error(made.refusal);
+      const all = made.value.papers.flatMap(allOf).join('\n').toLowerCase();
+      for (const [path, text] of typed) {
+        told += 1;
+        expect(all, `${request.document}: ${path}`).toContain(text.toLowerCase());
+      }
+    }
+  }
+  // Every form lets at least a note be typed.
+  expect(told).toBeGreaterThan(3);
+});
