@@ -94,7 +94,11 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
         'Repairs',
         lines(of('leakFound', 'leakRepaired', 'normalOperation'), 'No repair is recorded.'),
       ),
-      wideBlock('Verification tests', testsTable(of('verificationTest'), view, beside)),
+      wideBlock(
+        'Verification tests',
+        testsTable(of('verificationTest'), view, beside),
+        besidesTests(of('verificationTest'), view, beside),
+      ),
       more.length > 0 ? wideBlock('More time', lines(more, '')) : null,
       wideBlock('Dates', datesTable(dutiesOf(standing, found), view)),
       plans.length > 0 ? wideBlock('Plan and what became of it', lines(plans, '')) : null,
@@ -180,6 +184,20 @@ export const testsTable = (tests: readonly DatedEntry[], { names }: FoldedMachin
         : [],
     ),
   );
+
+/** What a test says that no column holds: minutes, valves, notes, what is attached. */
+function besidesTests(tests: readonly DatedEntry[], view: FoldedMachine, beside: Beside): Content | null {
+  const more = tests.filter(
+    ({ entry }) => entry.note || entry.caseNote || entry.attachments?.length || 'x-conditions' in entry,
+  );
+  return more.length === 0
+    ? null
+    : {
+        type: 'lines',
+        label: 'Said besides',
+        lines: more.map(({ entry }) => datedLine(entry, view, beside)),
+      };
+}
 
 export const datesTable = (duties: readonly Obligation[], { today }: FoldedMachine): Content =>
   tableOr(

@@ -4,6 +4,8 @@ import { expect, test } from 'vitest';
 import type { PaperRequest } from '../contract/papers';
 import type { Form } from '../record/forms';
 import { WITH_FORM, written } from '../record/randomEntries.testkit';
+import { storyOf, topOff } from '../core/testkit/facts';
+import { CASE_KINDS } from '../record/caseLane';
 import { readableOf } from '../core/testkit/randomLogbooks';
 import type { Row } from '../core/testkit/naive';
 import { fileRecords } from '../server/papers/fileRecords';
@@ -56,20 +58,26 @@ function typedIn(row: Row, { fields }: Form): [string, string][] {
   );
 }
 
-test.each(WITH_FORM)('%s', async (name, kind, form) => {
+/** Holds every text of random entries of a form against what papers say of a logbook with it. */
+async function holdsAll(
+  [name, kind, form]: (typeof WITH_FORM)[number],
+  papers: readonly PaperRequest[],
+  before: readonly Row[] = [],
+  on: Partial<Row> = {},
+): Promise<number> {
   let told = 0;
   for (const entry of fc.sample(written(kind, form), { numRuns: SAMPLES, seed: 20261127 })) {
     const { seal: _s, recordedAt: _r, ...rest } = entry;
-    const row = { ...rest, id: 'e9001', visitId: 'v' } as unknown as Row;
+    const row = { ...rest, id: 'e9001', visitId: 'v', ...on } as unknown as Row;
     const typed = typedIn(row, form).filter(([path]) => !NAMES_AN_ENTRY.includes(`${name} ${path}`));
     let logbook;
     try {
-      logbook = readableOf({ site: SITE, appliance: MACHINE, entries: [row] } as never);
+      logbook = readableOf({ site: SITE, appliance: MACHINE, entries: [...before, row] } as never);
     } catch {
       // What the format refuses never gets into a logbook.
       continue;
     }
-    for (const request of PAPERS) {
+    for (const request of papers) {
       const made = await makePapers(request, fileRecords(logbook));
       if (!made.ok) throw new Error(made.refusal);
       const all = made.value.papers.flatMap(allOf).join('\n').toLowerCase();
@@ -79,6 +87,17 @@ test.each(WITH_FORM)('%s', async (name, kind, form) => {
       }
     }
   }
+  return told;
+}
+
+test.each(WITH_FORM)('of a visit: %s', async (...form) => {
   // Every form lets at least a note be typed.
-  expect(told).toBeGreaterThan(3);
+  expect(await holdsAll(form, PAPERS)).toBeGreaterThan(3);
+});
+
+const EXCEEDED = storyOf([topOff('2026-01-01', 3), topOff('2026-05-01', 30)]) as unknown as Row[];
+
+test.each(WITH_FORM.filter(([, kind]) => CASE_KINDS.includes(kind)))('of a case: %s', async (...form) => {
+  const file = { document: 'leakRepairFile', machine: 'a', pack: 'us-hfc', opened: '2026-05-01' } as const;
+  expect(await holdsAll(form, [file], EXCEEDED, { on: '2026-06-15', at: null })).toBeGreaterThan(0);
 });
