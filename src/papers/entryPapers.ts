@@ -12,7 +12,7 @@ import { leaksWords, partWordsOf } from '../words/names';
 import { type Beside, machineFacts, packVersionWords, partyFacts, personFacts } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { datesTable } from './leakRepairFile';
-import { datedLine } from './lines';
+import { besides, datedLine } from './lines';
 import {
   type Block,
   type Line,
@@ -76,7 +76,7 @@ export function inspection(view: FoldedMachine, entry: EntryOf<'leakInspection'>
               : 'Not all visible and accessible parts were inspected: this inspection fulfils no duty.',
             ...(all ? {} : { weight: 'strong' as const }),
           },
-          ...(entry.note ? [{ label: 'Note:', words: `“${entry.note}”` }] : []),
+          ...besides(entry),
         ]),
       ),
       wideBlock(
@@ -158,7 +158,7 @@ export function extension(view: FoldedMachine, entry: EntryOf<'extension'>, besi
             : 'on order, not delivered',
         }
       : { label: 'Until:', words: entry.until ? dateWords(entry.until) : NOT_RECORDED },
-    ...(entry.note ? [{ label: 'Note:', words: `“${entry.note}”` }] : []),
+    ...besides(entry),
   ];
   return frame(view, entry, beside, {
     title: 'Request for more time',
@@ -209,7 +209,7 @@ export function plan(
           line('Steps:', 'steps'),
           line('Refrigerant:', 'gas'),
           line('Machine:', 'machine'),
-          ...(entry.note ? [{ label: 'Note:', words: `“${entry.note}”` }] : []),
+          ...besides(entry),
         ]),
       ),
       ...caseBlocks(view, cases),

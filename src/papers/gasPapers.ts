@@ -11,7 +11,7 @@ import { percentText } from '../words/rod';
 import { massWords } from '../words/weights';
 import { type Beside, machineFacts, partyFacts, personFacts, personName } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
-import { datedLine } from './lines';
+import { besidesInCell, datedLine } from './lines';
 import { additionsTable } from './machineRecord';
 import { type Block, type Line, type Paper, absent, linesOf, present, tableOr, wideBlock } from './paper';
 import type { Entry } from '../core/logbook/entry';
@@ -74,9 +74,7 @@ export function fullCharge(view: FoldedMachine, beside: Beside): Paper {
                 : massText(grams(counts), system),
             FULL_CHARGE_WORDS[entry.method],
             personName(beside.people, entry.by),
-            [entry.note, entry.attachments?.length ? `${String(entry.attachments.length)} attached` : null]
-              .filter(Boolean)
-              .join('; ') || 'none recorded',
+            besidesInCell(entry, 'none recorded'),
             index === fullCharges.length - 1
               ? `since ${dateWords(entry.on)}`
               : `until ${dateWords(fullCharges[index + 1]?.entry.on ?? entry.on)}`,
@@ -119,7 +117,7 @@ export function seasonalMoves(view: FoldedMachine, beside: Beside): Paper {
               added ? '–' : mass,
               added ? mass : '–',
               personName(beside.people, entry.by),
-              entry.note ?? '–',
+              besidesInCell(entry, '–'),
             ];
           }),
         ),

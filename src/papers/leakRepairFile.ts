@@ -28,7 +28,7 @@ import { annualizingWorking, rollingWorking } from '../words/working';
 import { whyWords } from '../words/why';
 import { type Beside, machineFacts, packVersionWords, partyFacts, personFacts, personName } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
-import { datedLine } from './lines';
+import { datedLine, saysMore } from './lines';
 import {
   type Content,
   type Line,
@@ -187,9 +187,7 @@ export const testsTable = (tests: readonly DatedEntry[], { names }: FoldedMachin
 
 /** What a test says that no column holds: minutes, valves, notes, what is attached. */
 function besidesTests(tests: readonly DatedEntry[], view: FoldedMachine, beside: Beside): Content | null {
-  const more = tests.filter(
-    ({ entry }) => entry.note || entry.caseNote || entry.attachments?.length || 'x-conditions' in entry,
-  );
+  const more = tests.filter(({ entry }) => saysMore(entry) || 'x-conditions' in entry);
   return more.length === 0
     ? null
     : {

@@ -12,16 +12,32 @@ import { type Line, NOT_RECORDED } from './paper';
 
 type Of = Pick<FoldedMachine, 'system' | 'names'>;
 
+const filesWords = (entry: Entry): string | null => {
+  const count = entry.attachments?.length ?? 0;
+  return count === 0 ? null : `${String(count)} ${count === 1 ? 'file' : 'files'} attached`;
+};
+
+/** Whether an entry says more than the fields of its kind. */
+export const saysMore = (entry: Entry): boolean => besides(entry).length > 0;
+
+/** What an entry says beside the fields of its kind, a line each. */
+export const besides = (entry: Entry): Line[] => {
+  const files = filesWords(entry);
+  return [
+    ...(entry.note ? [{ label: 'Note:', words: `“${entry.note}”` }] : []),
+    ...(entry.caseNote ? [{ label: 'For the case:', words: entry.caseNote }] : []),
+    ...(files ? [{ words: files }] : []),
+  ];
+};
+
+/** The same in a cell of a table. */
+export const besidesInCell = (entry: Entry, none: string): string =>
+  [entry.note, entry.caseNote, filesWords(entry)].filter(Boolean).join('; ') || none;
+
 /** The sentence of an entry; what is attached is counted, for its files have no names that say anything. */
 export function said(entry: Entry, { system, names }: Of): string {
-  const attached = entry.attachments?.length ?? 0;
   const { attachments: _, ...rest } = entry;
-  return [
-    sentenceOf(rest as Entry, system, names),
-    attached > 0 && `${String(attached)} ${attached === 1 ? 'file' : 'files'} attached`,
-  ]
-    .filter(Boolean)
-    .join(', ');
+  return [sentenceOf(rest as Entry, system, names), filesWords(entry)].filter(Boolean).join(', ');
 }
 
 /** What was done and how, with its note, and what weakens it where it is a test. */

@@ -12,7 +12,7 @@ import { clockWords } from '../words/dates';
 import { partWordsOf } from '../words/names';
 import { PHASE_WORDS, readingWords, signWords } from '../words/readings';
 import { measuredWords, statedWords } from '../words/stated';
-import { entryLine } from './lines';
+import { entryLine, saysMore } from './lines';
 import { type Block, type Line, NOT_READ, NOT_RECORDED } from './paper';
 
 const COMPUTED = [
@@ -93,9 +93,7 @@ function besideTable(view: FoldedMachine, series: readonly Taken[]): Line[] {
 /** What was written down with a reading, beside its figures. */
 function noted(view: FoldedMachine, { entries }: VisitRecord): Line[] {
   return entries.flatMap(({ entry }) =>
-    readNote(entry, 'reading') && (entry.note || entry.caseNote || entry.attachments?.length)
-      ? [entryLine(entry, view)]
-      : [],
+    readNote(entry, 'reading') && saysMore(entry) ? [entryLine(entry, view)] : [],
   );
 }
 

@@ -101,3 +101,17 @@ test.each(WITH_FORM.filter(([, kind]) => CASE_KINDS.includes(kind)))('of a case:
   const file = { document: 'leakRepairFile', machine: 'a', pack: 'us-hfc', opened: '2026-05-01' } as const;
   expect(await holdsAll(form, [file], EXCEEDED, { on: '2026-06-15', at: null })).toBeGreaterThan(0);
 });
+
+const OF_ENTRY = { leakInspection: 'inspection', planFiled: 'plan', extension: 'extension' } as const;
+
+test.each(WITH_FORM.filter(([, kind]) => kind in OF_ENTRY))('of its own paper: %s', async (...form) => {
+  const document = OF_ENTRY[form[1] as keyof typeof OF_ENTRY];
+  const on = { on: '2026-06-15', at: null };
+  expect(await holdsAll(form, [{ document, entry: 'e9001' }], EXCEEDED, on)).toBeGreaterThan(0);
+});
+
+test('of a determination of the full charge', async () => {
+  const form = WITH_FORM.find(([, kind]) => kind === 'fullChargeSet');
+  if (!form) throw new Error('no form');
+  expect(await holdsAll(form, [{ document: 'fullCharge', machine: 'a' }])).toBeGreaterThan(0);
+});
