@@ -219,3 +219,20 @@ describe('the other documents', () => {
     expect(text).not.toContain('# Gas added and recovered');
   });
 });
+
+it('the reason that was given for what looked odd stands on every paper that tells the gas', async () => {
+  const odd = added('2026-06-01', 'topOff', 130, {
+    visitId: 'v',
+    'x-accepted': { moreThanFullCharge: 'a receiver was added' },
+  });
+  const from = records([gas('2026-03-01'), odd]);
+  for (const request of [
+    { document: 'serviceRecord', visit: 'v' },
+    { document: 'machineRecord', machine: 'a' },
+    { document: 'chronicReport', machine: 'a', year: 2026 },
+    FILE,
+  ] as PaperRequest[])
+    expect(read(await paper(request, from)), request.document).toContain(
+      'looked odd, reason given: a receiver was added',
+    );
+});

@@ -1,5 +1,6 @@
 /** An entry in one line, in the words of the service record: whatever was typed is in it. */
 import type { Entry } from '../core/logbook/entry';
+import { acceptedReasons } from '../core/logbook/sense';
 import { asNamedToday } from '../core/logbook/olderNames';
 import type { Mass, MassSystem } from '../core/quantity/mass';
 import { type Measured, isNotDone, isRecorded, isUnknown } from '../core/visit/stated';
@@ -68,6 +69,7 @@ function inOrder(record: EntryRecord): [string, Field][] {
 
 /** What any entry may carry beside the fields of its record. */
 const beside = (entry: Entry): (string | false)[] => [
+  ...Object.values(acceptedReasons(entry)).map((reason) => `looked odd, reason given: ${reason}`),
   Boolean(entry.caseNote) && `for the case: ${entry.caseNote ?? ''}`,
   Boolean(entry.attachments?.length) && `attached ${(entry.attachments ?? []).join(', ')}`,
 ];

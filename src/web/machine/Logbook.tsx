@@ -3,7 +3,6 @@ import { useState } from 'react';
 import type { DocumentKind } from '../../contract/papers';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { byOrder, deadIds } from '../../core/logbook/order';
-import { acceptedReasons } from '../../core/logbook/sense';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
 import { issueAddress } from '../data/paperAddress';
@@ -101,11 +100,6 @@ function LogbookEntry({
           <span className="font-semibold">{entryTitle(entry)}</span> {sentenceOf(entry, system, view.names)}
         </p>
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
-        {Object.values(acceptedReasons(entry)).map((reason) => (
-          <p key={reason} className="text-soft">
-            Looked odd; reason given: {reason}
-          </p>
-        ))}
         <p className="text-[0.93rem] text-soft">
           {name(entry.by)}
           {entry.supersedes && ` · corrects an earlier entry: ${entry.correctionReason ?? ''}`}
