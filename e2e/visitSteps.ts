@@ -13,11 +13,18 @@ export async function beginVisit(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: 'Before driving' })).toBeVisible();
 }
 
+/** so wide a window has the strip of steps, px */
+const HAS_STRIP = 1024;
+
 /** Goes to a step as a person would: by the strip on a desk, by the button of steps on a phone. */
 export async function goTo(page: Page, step: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Step before and step after' }).waitFor();
-  const strip = page.getByRole('navigation', { name: 'Steps', exact: true });
-  if (await strip.isVisible()) await strip.getByRole('link', { name: step }).click();
+  // By the window, not by what is seen: a machine that is still loading shows neither.
+  if ((page.viewportSize()?.width ?? 0) >= HAS_STRIP)
+    await page
+      .getByRole('navigation', { name: 'Steps', exact: true })
+      .getByRole('link', { name: step })
+      .click();
   else {
     await page.getByRole('button', { name: /All steps$/ }).click();
     await sheet(page).getByRole('link', { name: step }).click();
@@ -46,6 +53,12 @@ export async function unfold(within: Page | Locator, title: string): Promise<voi
 /** so soon after it was saved the keypad has gone on */
 const SETTLED_MS = 120;
 
+/** Whether the first of the two is what came. */
+async function shown(first: Locator, second: Locator): Promise<boolean> {
+  await first.or(second).first().waitFor();
+  return first.isVisible();
+}
+
 /** Reads places by the keypad, each with what is typed; where a figure stands, its place is touched again. */
 export async function read(page: Page, readings: Record<string, string>): Promise<void> {
   for (const [place, value] of Object.entries(readings)) {
@@ -60,6 +73,7 @@ export async function read(page: Page, readings: Record<string, string>): Promis
     const pad = sheet(page);
     await pad.waitFor();
     const figure = pad.getByRole('textbox', { name: place, exact: true });
+    const word = pad.getByRole('button', { name: value, exact: true });
     const answered = page.waitForResponse(
       (response) => response.url().endsWith('/api/entries') && response.request().method() === 'POST',
     );
@@ -67,10 +81,10 @@ export async function read(page: Page, readings: Record<string, string>): Promis
       await pad.getByRole('button', { name: 'not done' }).click();
       await pad.getByLabel('Another reason').fill(value.slice('not done: '.length));
       await pad.getByRole('button', { name: 'Write it so' }).click();
-    } else if (await figure.isVisible()) {
+    } else if (await shown(figure, word)) {
       await figure.fill(value);
       await pad.getByRole('button', { name: /^(Next|Done)/ }).click();
-    } else await pad.getByRole('button', { name: value, exact: true }).click();
+    } else await word.click();
     // Saved: now the next place of the round comes, or the keypad is gone and stays away.
     await answered;
     await page.waitForTimeout(SETTLED_MS);
@@ -91,12 +105,11 @@ export const form = (page: Page, title: string): Locator =>
 export async function choose(inside: Locator, question: string, answer: string): Promise<void> {
   // More answers than buttons have room for stand in a list.
   const select = inside.getByRole('combobox', { name: question });
-  if (await select.isVisible()) await select.selectOption({ label: answer });
-  else
-    await inside
-      .getByRole('radiogroup', { name: question, exact: true })
-      .getByRole('radio', { name: answer, exact: true })
-      .click();
+  const radio = inside
+    .getByRole('radiogroup', { name: question, exact: true })
+    .getByRole('radio', { name: answer, exact: true });
+  if (await shown(select, radio)) await select.selectOption({ label: answer });
+  else await radio.click();
 }
 
 export async function notDone(inside: Locator, question: string, why: string): Promise<void> {

@@ -136,6 +136,10 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
     .click();
   const machines = page.getByRole('group', { name: 'Machines of this visit' });
   await expect(machines.getByRole('link')).toHaveText(['Tank unit 1', 'Tank unit 2']);
+  const toMachine = async (name: string) => {
+    await machines.getByRole('link', { name }).click();
+    await expect(machines.getByRole('link', { name })).toHaveAttribute('aria-current', 'true');
+  };
   // The second is empty: found so, not recovered.
   await goTo(page, 'Isolate or recover');
   await expect(page.getByRole('heading', { level: 1, name: 'Isolate or recover' })).toBeVisible();
@@ -149,10 +153,10 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
   await goTo(page, 'Pressure test');
   await legalTest(page, 'First');
   // Gas moved: out of the first, into the second, each in its own logbook.
-  await machines.getByRole('link', { name: 'Tank unit 1' }).click();
+  await toMachine('Tank unit 1');
   await goTo(page, 'Isolate or recover');
   await gas(page, '8 lb', { reason: 'For a repair', out: true });
-  await machines.getByRole('link', { name: 'Tank unit 2' }).click();
+  await toMachine('Tank unit 2');
   await expect(machines.getByRole('link')).toHaveText(['Tank unit 1', 'Tank unit 2']);
   await goTo(page, 'Charge');
   await gas(page, '8 lb', { reason: 'Recharge after a repair', leak: 'k1', odd: 'it was found empty' });
@@ -167,6 +171,7 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
   const others = page.getByRole('region', { name: 'Other machines of this visit' });
   await expect(others).toContainText('not handed over yet');
   await others.getByRole('link', { name: /Tank unit 1/ }).click();
+  await expect(machines.getByRole('link', { name: 'Tank unit 1' })).toHaveAttribute('aria-current', 'true');
   await goTo(page, 'Charge');
   await gas(page, '8 lb', { reason: 'Recharge after a repair' });
   await leaveAndHandOver(page);
