@@ -6,17 +6,16 @@ import type { PaperRequest } from '../contract/papers';
 import type { Logbook } from '../core/logbook/logbook';
 import { PACK_IDS } from '../core/logbook/packNames';
 import type { Row } from '../core/testkit/naive';
-import { logbookOf, readableOf, scene } from '../core/testkit/randomLogbooks';
+import { logbookOf, readOrNull, readableOf, scene } from '../core/testkit/randomLogbooks';
 import { logbookStandings } from '../core/rules/standingDocument';
 import { dayOf } from '../core/quantity/day';
 import { WITH_FORM, written } from '../record/randomEntries.testkit';
 import { fileRecords } from '../server/papers/fileRecords';
 import { makePapers } from './make';
-import { allOf, expectWords } from './paper.testkit';
+import { PAPER_OF_ENTRY, allOf, expectWords, sent } from './paper.testkit';
 
 const SEED = Number(process.env['ABACUS_SEED'] ?? 20261127);
 const YEARS = [2025, 2026, 2027];
-const ENTRY_PAPERS = { leakInspection: 'inspection', planFiled: 'plan', extension: 'extension' } as const;
 
 /** Every paper that could be asked of a logbook of one machine. */
 function requestsOf(logbook: Logbook): PaperRequest[] {
@@ -36,8 +35,8 @@ function requestsOf(logbook: Logbook): PaperRequest[] {
       opened: openedOn,
     })),
     ...logbook.entries.flatMap(({ id, kind }) =>
-      kind in ENTRY_PAPERS
-        ? [{ document: ENTRY_PAPERS[kind as keyof typeof ENTRY_PAPERS], entry: id } as PaperRequest]
+      kind in PAPER_OF_ENTRY
+        ? [{ document: PAPER_OF_ENTRY[kind as keyof typeof PAPER_OF_ENTRY], entry: id } as PaperRequest]
         : [],
     ),
   ];
@@ -151,10 +150,7 @@ function poundsOf(words: string): number {
 const anyNote = fc
   .constantFrom(...WITH_FORM)
   .chain(([, kind, form]) => written(kind, form))
-  .map((entry): Row => {
-    const { seal: _s, recordedAt: _r, ...rest } = entry;
-    return rest as unknown as Row;
-  });
+  .map(sent);
 
 it(
   'a visit of whatever notes is told in words on its record and on that of the machine',
@@ -168,13 +164,7 @@ it(
           events: s.events.slice(0, 3),
           corrections: [],
         });
-        const reads = (rows: Row[]): Logbook | null => {
-          try {
-            return readableOf({ site, appliance, entries: [...entries, ...rows] });
-          } catch {
-            return null;
-          }
-        };
+        const reads = (rows: Row[]) => readOrNull({ site, appliance, entries: [...entries, ...rows] });
         // What the format refuses never gets into a logbook.
         const taken = notes
           .map((row, index): Row => ({ ...row, id: `e9${String(index).padStart(3, '0')}`, visitId: 'v' }))

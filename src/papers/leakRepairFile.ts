@@ -61,6 +61,7 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
   );
   const stories = leakStories(standing.history.entries, standing.leaks, names.leaks).filter(isFound);
   const caseStories = stories.filter(({ id }) => leaks.some((leak) => leak.id === id));
+  const tests = of('verificationTest');
   const gas = of('refrigerantAdded', 'refrigerantRecovered');
   const more = of('extension', 'processShutdown', 'mothballed');
   const plans = of('planFiled', 'planCompleted', 'unrelatedLeak', 'retrofitted', 'retired');
@@ -94,11 +95,7 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
         'Repairs',
         lines(of('leakFound', 'leakRepaired', 'normalOperation'), 'No repair is recorded.'),
       ),
-      wideBlock(
-        'Verification tests',
-        testsTable(of('verificationTest'), view, beside),
-        besidesTests(of('verificationTest'), view, beside),
-      ),
+      wideBlock('Verification tests', testsTable(tests, view, beside), besidesTests(tests, view, beside)),
       more.length > 0 ? wideBlock('More time', lines(more, '')) : null,
       wideBlock('Dates', datesTable(dutiesOf(standing, found), view)),
       plans.length > 0 ? wideBlock('Plan and what became of it', lines(plans, '')) : null,

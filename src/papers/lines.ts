@@ -6,8 +6,7 @@ import { dateWords } from '../words/dates';
 import { weakWords } from '../words/leaks';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle, sentenceOf } from '../record/sentence';
-import { personName } from './beside';
-import type { Beside } from './beside';
+import { type Beside, personName } from './beside';
 import { type Line, NOT_RECORDED } from './paper';
 
 type Of = Pick<FoldedMachine, 'system' | 'names'>;
@@ -53,9 +52,10 @@ export function entryLine(entry: Entry, view: Of, running?: Running): Line {
 
 /** The same with its day and who did it. */
 export function datedLine(entry: Entry, view: Of, beside: Pick<Beside, 'people'>): Line {
+  const { label, words } = entryLine(entry, view);
   return {
     label: dateWords(entry.on),
-    words: `${entryTitle(entry)}${said(entry, view) === '' ? '' : `: ${said(entry, view)}`}${entry.note ? ` “${entry.note}”` : ''}; ${personName(beside.people, entry.by)}`,
+    words: `${label === undefined ? '' : `${label} `}${words}; ${personName(beside.people, entry.by)}`,
   };
 }
 

@@ -2,7 +2,9 @@
 import { expect } from 'vitest';
 import type { Content, Paper } from '../contract/paper';
 import type { PaperRequest } from '../contract/papers';
+import type { Entry } from '../core/logbook/entry';
 import type { Logbook } from '../core/logbook/logbook';
+import type { Row } from '../core/testkit/naive';
 import { type Fact, type Scene, sceneOf, storyOf } from '../core/testkit/facts';
 import { dayOf } from '../core/quantity/day';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
@@ -106,4 +108,16 @@ export function expectWords(paper: Paper): void {
   for (const content of paper.blocks.flatMap(({ contents }) => contents))
     if (content.type === 'table')
       for (const row of content.rows) expect(row.length).toBe(content.head.length);
+}
+
+/** The papers of one entry, by its kind. */
+export const PAPER_OF_ENTRY = {
+  leakInspection: 'inspection',
+  planFiled: 'plan',
+  extension: 'extension',
+} as const;
+
+/** An entry as it is sent: without what the server adds. */
+export function sent({ seal: _s, recordedAt: _r, ...entry }: Entry): Row {
+  return entry as unknown as Row;
 }

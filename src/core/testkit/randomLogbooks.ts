@@ -254,11 +254,17 @@ export function logbookOf(s: Scene) {
   return { site, appliance, entries };
 }
 
-/** The same as a logbook that the app has read. */
-export function readableOf({ site, appliance, entries }: ReturnType<typeof logbookOf>): Logbook {
+interface Written {
+  site: Row;
+  appliance: object;
+  entries: readonly Row[];
+}
+
+/** The same as the app reads it: what it refuses never gets into a logbook. */
+function readingOf({ site, appliance, entries }: Written) {
   const { kind: _k, on: _o, ...siteRow } = site;
-  const { on: _on, ...applianceRow } = appliance;
-  const read = readLogbook({
+  const { on: _on, ...applianceRow } = appliance as Row;
+  return readLogbook({
     format: 'green-abacus-logbook',
     version: 1,
     sites: [siteRow],
@@ -267,6 +273,16 @@ export function readableOf({ site, appliance, entries }: ReturnType<typeof logbo
     cylinders: [],
     entries,
   });
+}
+
+export function readableOf(written: Written): Logbook {
+  const read = readingOf(written);
   if (!read.ok) throw new Error(JSON.stringify(read.refusal));
   return read.value;
+}
+
+/** Null: the app refuses it. */
+export function readOrNull(written: Written): Logbook | null {
+  const read = readingOf(written);
+  return read.ok ? read.value : null;
 }
