@@ -9,7 +9,7 @@ import { expectedPressure, judgeHold } from './hold';
 import type { Gauge, HoldReading } from './holdTail';
 import { standingTime } from './holdLoss';
 import { gasesOf } from './lossAsGas';
-import { gasDensity, release, volumeByCharge } from './release';
+import { gasDensity, release, volumeByCharge, volumesInside } from './release';
 
 const PSI = 6894.757293168;
 const YEAR = 365 * 86_400;
@@ -391,6 +391,10 @@ describe('gas let go by opening', () => {
     });
   });
   test('a volume by the charge: 10 kg at 400 kg for each m³ are 25 L, 14 to 40', () => {
+    // 7 kg stand in 10 to 28 L, at 700 to 250 kg for each m³.
+    expect(volumesInside(null, 7)).toEqual([0.01, 0.028]);
+    expect(volumesInside(0.02, 7)).toEqual([0.02]);
+    expect(volumesInside(null, null)).toEqual([]);
     const { least, usual, most } = volumeByCharge(10);
     expect([least * 1000, usual * 1000, most * 1000].map((each) => Math.round(each))).toEqual([14, 25, 40]);
   });

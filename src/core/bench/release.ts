@@ -1,5 +1,5 @@
 /** Gas let go by opening a section: its volume times the density of the vapour at what pressure was left. */
-import type { CubicMetres, Density, Kelvins, Pascals } from '../quantity/si';
+import type { CubicMetres, Density, Kelvins, Kilograms, Pascals } from '../quantity/si';
 import {
   type SaturationTable,
   pressureRange,
@@ -62,6 +62,14 @@ const FILL = { least: 250, usual: 400, most: 700 } as const;
  */
 export function volumeByCharge(fullCharge: number): { least: number; usual: number; most: number } {
   return { least: fullCharge / FILL.most, usual: fullCharge / FILL.usual, most: fullCharge / FILL.least };
+}
+
+/** m³ that a machine may have inside: as it is known, else the least and the most that its charge (kg) stands in; none without. */
+export function volumesInside(volume: CubicMetres | null, fullCharge: Kilograms | null): CubicMetres[] {
+  if (volume !== null) return [volume];
+  if (fullCharge === null) return [];
+  const { least, most } = volumeByCharge(fullCharge);
+  return [least, most];
 }
 
 export interface Release {

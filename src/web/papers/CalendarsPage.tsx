@@ -1,6 +1,5 @@
 /** Calendars: deadlines in somebody's own calendar, by a secret address that can be withdrawn. */
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
 import type { FeedRow, FeedScope } from '../../contract/feeds';
@@ -13,6 +12,7 @@ import { WriterField } from '../forms/WriterField';
 import { Button } from '../parts/Button';
 import { SelectField } from '../parts/Field';
 import { Loaded, Page, Section } from '../parts/Page';
+import { PapersLink } from './PapersLink';
 
 const SCOPE_WORDS: Record<FeedScope, string> = {
   company: 'all machines',
@@ -24,14 +24,7 @@ const SCOPE_WORDS: Record<FeedScope, string> = {
 export default function CalendarsPage() {
   const feeds = useFeeds();
   return (
-    <Page
-      title="Calendars"
-      subtitle={
-        <Link className="underline underline-offset-4" to="/papers">
-          Papers
-        </Link>
-      }
-    >
+    <Page title="Calendars" subtitle={<PapersLink />}>
       <NewCalendar />
       <Section title="Made so far">
         <Loaded query={feeds}>

@@ -1,6 +1,5 @@
 /** Taking out: the whole logbook or a part of it, as tables for a spreadsheet or whole, to be read again. */
 import { Fragment, useState } from 'react';
-import { Link } from 'react-router';
 import { OUT_TABLES, type ExportScope, type OutTable } from '../../contract/exports';
 import { parseDay } from '../../core/quantity/day';
 import { exportAddress } from '../data/exportAddress';
@@ -8,6 +7,7 @@ import { useOwners } from '../data/queries';
 import { SiteChoice } from '../forms/SiteChoice';
 import { SelectField, TextField } from '../parts/Field';
 import { Page, Section } from '../parts/Page';
+import { PapersLink } from './PapersLink';
 
 const TABLE_WORDS: Record<OutTable, string> = {
   machines: 'Machines',
@@ -49,14 +49,7 @@ export default function ExportPage() {
     </li>
   );
   return (
-    <Page
-      title="Take out"
-      subtitle={
-        <Link className="underline underline-offset-4" to="/papers">
-          Papers
-        </Link>
-      }
-    >
+    <Page title="Take out" subtitle={<PapersLink />}>
       <Section title="Which part">
         <div className="grid max-w-4xl gap-x-4 sm:grid-cols-2 lg:grid-cols-4">
           <SiteChoice

@@ -1,9 +1,8 @@
 /** Bringing a file in: chosen, understood, put right, written; and what came in before, with the way back. */
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import type { Mapping } from '../../sheets/mapping';
-import { useBeginImport, useImportState, useSendFile } from '../data/imports';
+import { useBeginImport, useImportDeeds, useImportState, useSendFile } from '../data/imports';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { Page } from '../parts/Page';
@@ -11,7 +10,7 @@ import { ChooseFile } from './ChooseFile';
 import { ImportDone } from './ImportDone';
 import { ImportPreview } from './ImportPreview';
 import { ImportsBefore } from './ImportsBefore';
-import { useImportDeeds } from '../data/imports';
+import { PapersLink } from './PapersLink';
 
 interface Chosen {
   id: string;
@@ -35,14 +34,7 @@ export default function ImportPage() {
     if (kept) await start({ file: kept.file, name: kept.name, mapping: {} });
   };
   return (
-    <Page
-      title="Bring in"
-      subtitle={
-        <Link className="underline underline-offset-4" to="/papers">
-          Papers
-        </Link>
-      }
-    >
+    <Page title="Bring in" subtitle={<PapersLink />}>
       <ChooseFile busy={send.isPending || begin.isPending} onChoose={(file) => void choose(file)} />
       <ApiError error={send.error ?? begin.error} />
       {chosen && (

@@ -1,6 +1,6 @@
 /** A document before it is issued: as it will be, what is still asked, to whom it goes; then its number and its file. */
 import { useId, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { toast } from 'sonner';
 import { type IssuedRow, type PaperRequest, paperRequest } from '../../contract/papers';
@@ -18,6 +18,7 @@ import { Button, ButtonLink } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { IssuedList } from './IssuedList';
+import { PapersLink } from './PapersLink';
 
 export default function IssuePage() {
   const [given] = useSearchParams();
@@ -45,14 +46,7 @@ export default function IssuePage() {
 function Previewed({ request }: { request: PaperRequest }) {
   const preview = usePaperPreview(request);
   return (
-    <Page
-      title={DOCUMENT_WORDS[request.document]}
-      subtitle={
-        <Link className="underline underline-offset-4" to="/papers">
-          Papers
-        </Link>
-      }
-    >
+    <Page title={DOCUMENT_WORDS[request.document]} subtitle={<PapersLink />}>
       <Loaded query={preview}>{(found) => <Ready request={request} found={found} />}</Loaded>
     </Page>
   );

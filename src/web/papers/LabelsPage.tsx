@@ -1,6 +1,6 @@
 /** Labels to print: of a machine, its charge, a part, a bottle, or a warning while a case is open. */
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, type LabelSheet } from '../../contract/labels';
 import { addressOf } from '../../contract/endpoints';
 import { parseDay } from '../../core/quantity/day';
@@ -11,6 +11,7 @@ import { SelectField, TextField } from '../parts/Field';
 import { Page, Section } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
 import { rowsOf } from '../parts/Pages';
+import { PapersLink } from './PapersLink';
 
 const KIND_WORDS: Record<LabelKind, string> = {
   machine: 'machine, with the code that opens it',
@@ -59,14 +60,7 @@ export default function LabelsPage() {
     },
   )}`;
   return (
-    <Page
-      title="Labels"
-      subtitle={
-        <Link className="underline underline-offset-4" to="/papers">
-          Papers
-        </Link>
-      }
-    >
+    <Page title="Labels" subtitle={<PapersLink />}>
       <Section title="What stands on it">
         <div className="grid max-w-3xl gap-x-4 sm:grid-cols-2">
           <SelectField

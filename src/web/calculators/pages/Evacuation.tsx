@@ -5,7 +5,7 @@ import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../c
 import { waterBoils } from '../../../core/bench/evacuation/water';
 import { COMMON_GAUGE, readTo } from '../../../core/bench/evacuation/gauge';
 import { SHARE_THAT_MATTERS } from '../../../core/bench/atWork';
-import { volumeByCharge } from '../../../core/bench/release';
+import { volumesInside } from '../../../core/bench/release';
 import { slopeOf, widest } from '../../../core/bench/evacuation/vacuumLeak';
 import { MICRON, type UnitOf } from '../../../core/quantity/units';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
@@ -140,14 +140,6 @@ export default function Evacuation() {
   );
 }
 
-/** m³ that it may have inside: as typed, else the least and the most that such a charge stands in. */
-function volumesOf(volume: number | null, fullCharge: number | null): number[] {
-  if (volume !== null) return [volume];
-  if (fullCharge === null) return [];
-  const { least, most } = volumeByCharge(fullCharge);
-  return [least, most];
-}
-
 function Judged({ form }: { form: Form }) {
   return <WithTable>{(table) => <JudgedIn form={form} table={table} />}</WithTable>;
 }
@@ -158,7 +150,7 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
   const { resolution, coldest, volume, working, fullCharge } = form.si;
   const { work, run, stop, clear } = useWork('rise');
   const circuits = useMemo(
-    () => volumesOf(volume, fullCharge).map((each) => ({ table, volume: each, working, atmosphere })),
+    () => volumesInside(volume, fullCharge).map((each) => ({ table, volume: each, working, atmosphere })),
     [table, volume, fullCharge, working, atmosphere],
   );
   const matters = useMemo(
