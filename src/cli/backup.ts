@@ -6,8 +6,8 @@ import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from '
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createClient } from '@libsql/client';
+import { ATTACHMENTS, DATABASE } from './dataFolder';
 import { errorText, fail } from './exit';
-import { ATTACHMENTS, DATABASE } from './openData';
 
 const HELP = `Copies the database as of one moment, with its photos and documents, into a new folder.
 

@@ -10,8 +10,9 @@ import { outSheets } from '../server/exports/tables';
 import { csvOf, workbookOf, zipOf } from '../server/exports/write';
 import { exportText } from '../server/logbooks';
 import type { Services } from '../server/services';
+import { ATTACHMENTS } from './dataFolder';
 import { errorText, fail } from './exit';
-import { ATTACHMENTS, openData } from './openData';
+import { openData } from './openData';
 
 const FORMATS = ['json', 'zip', 'xlsx', 'csv'] as const;
 type Format = (typeof FORMATS)[number];

@@ -2,7 +2,7 @@
  * `npm run --silent import -- FILE.csv|FILE.xlsx [--into DATA_FOLDER] [--logbook LOGBOOK.json] [--mapping MAP.json] [--dry-run]`:
  * what a spreadsheet says, and, where nothing is faulty, written into a data folder or a logbook file.
  */
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { type Logbook, readLogbook } from '../core/logbook/logbook';
@@ -13,8 +13,10 @@ import { EMPTY_LOGBOOK, knownOfFile, logbookWith, presentOfFile } from '../serve
 import { type PlannedFile, planFile } from '../server/imports/planFile';
 import { FileRefused } from '../server/imports/refused';
 import { type Mapping, mappingFrom, mappingSchema } from '../sheets/mapping';
+import { DATABASE } from './dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
 import type { Arguments, Target } from './importTarget';
+import { writeWhole } from './writeWhole';
 
 const HELP = `Reads a spreadsheet (CSV or XLSX) or another logbook, and says what it would bring in, as one JSON document.
 
@@ -116,9 +118,7 @@ function fileTarget(path: string | null, clock: Clock): Target {
       const rows = planned.planned.filter(({ faulty }) => !faulty);
       if (rows.every((row) => row.rows.length === 0 && row.entries.length === 0)) return nothing();
       const text = JSON.stringify(logbookWith(logbook, rows, new Date(clock.nowMs()).toISOString()), null, 2);
-      // Written aside first: a logbook that is there is there whole.
-      writeFileSync(`${path}.part`, `${text}\n`);
-      renameSync(`${path}.part`, path);
+      writeWhole(path, `${text}\n`);
       return nothing();
     },
     close: nothing,
@@ -128,8 +128,7 @@ function fileTarget(path: string | null, clock: Clock): Target {
 /** A trial run leaves no database where there was none. */
 async function targetOf(given: Arguments, clock: Clock): Promise<Target> {
   const { into, logbook, dryRun } = given;
-  if (into === null || (dryRun && !existsSync(join(into, 'green-abacus.db'))))
-    return fileTarget(logbook, clock);
+  if (into === null || (dryRun && !existsSync(join(into, DATABASE)))) return fileTarget(logbook, clock);
   const { folderTarget } = await import('./importIntoFolder');
   return folderTarget(given, logbook === null ? null : logbookOf(logbook), clock);
 }

@@ -9,6 +9,7 @@ import { knownOfStore, knownStore } from '../server/imports/storeKnown';
 import { loadLogbook } from '../server/logbooks';
 import { type Services, openServices } from '../server/services';
 import { ImportStore } from '../server/store/imports';
+import { DATABASE } from './dataFolder';
 import { fail } from './exit';
 import type { Arguments, Target } from './importTarget';
 
@@ -18,7 +19,7 @@ export async function folderTarget(
   clock: Clock,
 ): Promise<Target> {
   const folder = into ?? '';
-  const database = join(folder, 'green-abacus.db');
+  const database = join(folder, DATABASE);
   mkdirSync(folder, { recursive: true });
   const services = await openServices(`file:${database}`, clock);
   if (logbook !== null) {

@@ -2,7 +2,7 @@
  * `npm run --silent issue -- LOGBOOK.json --document serviceRecord --visit ID --out FILE.pdf`: a document of a logbook file as
  * PDF. Exit 2 with a sentence where the logbook has not what it needs; nothing is written then.
  */
-import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { DOCUMENTS, MAY, NEEDS, paperRequest } from '../contract/papers';
@@ -14,6 +14,7 @@ import { pdfOf } from '../server/papers/pdf';
 import { stampOf } from '../server/papers/stamp';
 import { PHOTO_NAME } from '../server/photos';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
+import { writeWhole } from './writeWhole';
 
 const HELP = `Makes a document of a logbook as PDF.
 
@@ -97,9 +98,7 @@ async function main(): Promise<void> {
     },
   });
   try {
-    // Written aside first: a document that is there is there whole.
-    writeFileSync(`${out}.part`, bytes);
-    renameSync(`${out}.part`, out);
+    writeWhole(out, bytes);
   } catch (error) {
     fail(`${out} cannot be written: ${errorText(error)}`);
   }

@@ -3,10 +3,8 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { systemClock } from '../server/clock';
 import { type Services, openServices } from '../server/services';
+import { DATABASE } from './dataFolder';
 import { fail } from './exit';
-
-export const DATABASE = 'green-abacus.db';
-export const ATTACHMENTS = 'attachments';
 
 export async function openData(folder: string): Promise<Services> {
   const path = join(folder, DATABASE);

@@ -3,8 +3,9 @@ import { cpSync, existsSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { verifyChain } from '../server/logbooks';
+import { DATABASE } from './dataFolder';
 import { errorText, fail } from './exit';
-import { DATABASE, openData } from './openData';
+import { openData } from './openData';
 
 const HELP = `Brings a backup back into a new folder, and verifies every seal of it.
 

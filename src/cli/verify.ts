@@ -2,16 +2,17 @@
  * `npm run --silent verify -- [--data FOLDER | LOGBOOK.json]`: whether anything was altered or removed since it was sealed.
  * Prints one JSON document; exit 0 where every seal is intact, 1 where one is not, 2 where nothing can be read.
  */
-import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
+import { contentHash } from '../server/keptFile';
 import { verifyChain } from '../server/logbooks';
 import { chainWalk, inChainOrder } from '../server/store/seal';
+import { ATTACHMENTS } from './dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
-import { ATTACHMENTS, openData } from './openData';
+import { openData } from './openData';
 
 const HELP = `Says whether anything was altered or removed since it was sealed.
 
@@ -27,12 +28,7 @@ function alteredFiles(folder: string): string[] {
   if (!existsSync(folder)) return [];
   return readdirSync(folder).filter((file) => {
     const name = /^([0-9a-f]{64})\.(?:jpg|pdf)$/.exec(file)?.[1];
-    return (
-      name !== undefined &&
-      createHash('sha256')
-        .update(readFileSync(join(folder, file)))
-        .digest('hex') !== name
-    );
+    return name !== undefined && contentHash(readFileSync(join(folder, file))) !== name;
   });
 }
 

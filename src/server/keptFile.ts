@@ -1,8 +1,10 @@
 /** Files under the hash of their content: written aside first, so that what is there is there whole, and the same twice is one. */
-import { randomUUID } from 'node:crypto';
+import { hash, randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+
+export const contentHash = (content: Buffer): string => hash('sha256', content, 'hex');
 
 export async function keepFile(folder: string, name: string, content: Buffer): Promise<void> {
   const target = join(folder, name);

@@ -34,13 +34,13 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
   if (company) yield `,"company":${JSON.stringify(company)}`;
   const owners = await store.owners();
   if (owners.length > 0) yield `,"owners":${JSON.stringify(owners)}`;
-  for (const [table, holds] of Object.entries(heldBy(scope)) as [keyof ReturnType<typeof heldBy>, Holds][]) {
+  for (const [table, told] of Object.entries(toldBy(scope)) as [keyof ReturnType<typeof toldBy>, Told][]) {
     yield `,"${table}":[`;
     let first = true;
     for await (const document of store.documents(table)) {
-      if (scope.part && !holds(document)) continue;
-      const told = scope.part && table === 'entries' ? entryOfPart(document, scope) : document;
-      yield first ? told : `,${told}`;
+      const text = scope.part ? told(document) : document;
+      if (text === null) continue;
+      yield first ? text : `,${text}`;
       first = false;
     }
     yield ']';
@@ -53,28 +53,28 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
   yield '}';
 }
 
-function entryOfPart(document: string, scope: Scope): string {
-  const entry = JSON.parse(document) as Entry;
-  return scope.cut(entry.id) ? JSON.stringify(begunHere(entry)) : document;
-}
-
-type Holds = (document: string) => boolean;
+/** A row as it stands in the part; null: it belongs to none of it. */
+type Told = (document: string) => string | null;
 
 /** Tables in their order, each with what of it belongs to a part. */
-function heldBy(scope: Scope) {
+function toldBy(scope: Scope) {
   const of =
-    <Row>(holds: (row: Row) => boolean): Holds =>
+    <Row>(holds: (row: Row) => boolean): Told =>
     (document) =>
-      holds(JSON.parse(document) as Row);
+      holds(JSON.parse(document) as Row) ? document : null;
   return {
     sites: of(scope.site),
     spaces: of(scope.space),
-    people: () => true,
+    people: (document) => document,
     appliances: of(scope.appliance),
     cylinders: of(scope.cylinder),
-    entries: of(({ id }: Entry) => scope.entry(id)),
+    entries: (document) => {
+      const entry = JSON.parse(document) as Entry;
+      if (!scope.entry(entry.id)) return null;
+      return scope.cut(entry.id) ? JSON.stringify(begunHere(entry)) : document;
+    },
     revisions: of(({ table, id }: Revision) => scope.row(table, id)),
-  } as const satisfies Record<string, Holds>;
+  } as const satisfies Record<string, Told>;
 }
 
 /** The whole logbook as one document, as of one moment. */

@@ -2,11 +2,10 @@
  * Photos: turned upright, made smaller, stripped of what the camera wrote into them (place and device), and stored under
  * the hash of their content, so that the same picture is kept once and an entry that names it proves it.
  */
-import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import { keepFile } from './keptFile';
+import { contentHash, keepFile } from './keptFile';
 import { invalid } from './problem';
 
 /** What a phone's camera makes at most, with room. */
@@ -40,7 +39,7 @@ export class Photos {
           'This photo cannot be kept; nothing was written.',
         );
       });
-    const file = `${createHash('sha256').update(made.data).digest('hex')}.jpg`;
+    const file = `${contentHash(made.data)}.jpg`;
     await this.keep(file, made.data);
     return { file, width: made.info.width, height: made.info.height };
   }

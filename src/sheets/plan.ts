@@ -4,7 +4,7 @@ import type { Appliance } from '../core/logbook/tables';
 import { dayText } from '../core/quantity/day';
 import type { Packs } from '../core/rules/packs/shipped';
 import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
-import { livingOf } from '../core/logbook/order';
+import { entriesByMachine, livingOf } from '../core/logbook/order';
 import { standingFromEntries } from '../core/rules/standing';
 import type { Sheet } from './cells';
 import { FIELDS, SHEET_TABLES, type SheetTable } from './fields';
@@ -73,6 +73,10 @@ function sheetFault({ table, columns, rows, sheet }: Matched): Fault | null {
 
 export type PlanProgress = (done: number, of: number) => void;
 
+/** Sheets in which anything stands, each with what kind of list it is and what its columns are. */
+export const matchedSheets = (sheets: readonly Sheet[], lookups: Lookups, mapping: Mapping): Matched[] =>
+  sheets.map((sheet) => matchSheet(sheet, lookups, mapping)).filter(({ rows }) => rows.length > 0);
+
 /** `file`: its name, said where an entry came from it. */
 export function planImport(
   sheets: readonly Sheet[],
@@ -83,9 +87,7 @@ export function planImport(
 ): ImportPlan {
   const lookups = new Lookups(known);
   const intake: Intake = { lookups, mapping, file, taken: new Map() };
-  const matched = sheets
-    .map((sheet) => matchSheet(sheet, lookups, mapping))
-    .filter(({ rows }) => rows.length > 0);
+  const matched = matchedSheets(sheets, lookups, mapping);
   const several = matched.length > 1;
   const understood: Understood[] = [];
   const faulty: Fault[] = [];
@@ -137,10 +139,7 @@ export function wouldExceed(
   known: KnownRows,
   packs: Packs,
 ): { touched: number; would: WouldExceed[] } {
-  const fresh = new Map<string, Entry[]>();
-  for (const entry of plan.entries)
-    if (entry.applianceId != null)
-      fresh.set(entry.applianceId, [...(fresh.get(entry.applianceId) ?? []), entry]);
+  const fresh = entriesByMachine(plan.entries);
   const rowOf = <Row extends { id: string }>(table: string, rows: readonly Row[]): Map<string, Row> =>
     new Map([
       ...rows.map((row) => [row.id, row] as const),

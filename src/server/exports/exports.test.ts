@@ -12,7 +12,7 @@ import { knownOfFile } from '../imports/fileKnown';
 import { plannedOf } from '../imports/plan';
 import { readSheets } from '../imports/readSheets';
 import { unzipped } from '../imports/unzip';
-import { exportText } from '../logbooks';
+import { exported } from '../exported.testkit';
 import { outSheets } from './tables';
 import { csvOf, workbookOf, zipOf } from './write';
 
@@ -24,13 +24,7 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => story.close());
 
-async function taken(scope: object): Promise<Logbook> {
-  let text = '';
-  for await (const piece of exportText(story.services.database.db, scope)) text += piece;
-  const read = readLogbook(JSON.parse(text));
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal.slice(0, 3)));
-  return read.value;
-}
+const taken = (scope: object): Promise<Logbook> => exported(story.services.database.db, scope);
 
 describe('a part of the logbook', () => {
   it('of a site holds its machines with all their entries, and nothing of others', async () => {

@@ -1,7 +1,7 @@
 /** Parts of logbooks in which corrections reach from one owner's machine to another's: each reads, and stands as in the whole. */
 import fc from 'fast-check';
 import { expect, it, onTestFinished } from 'vitest';
-import { type Logbook, readLogbook } from '../../core/logbook/logbook';
+import type { Logbook } from '../../core/logbook/logbook';
 import type { Entry } from '../../core/logbook/entry';
 import { dayOf } from '../../core/quantity/day';
 import { logbookStandings } from '../../core/rules/standingDocument';
@@ -13,7 +13,8 @@ import { knownOfFile, presentOfFile } from '../imports/fileKnown';
 import { mergeOf } from '../imports/merge';
 import { plannedOf } from '../imports/plan';
 import { readSheets } from '../imports/readSheets';
-import { exportText, loadLogbook } from '../logbooks';
+import { exported } from '../exported.testkit';
+import { loadLogbook } from '../logbooks';
 import { manyPairs, pair } from '../pairs.testkit';
 import { outSheets } from './tables';
 import { csvOf } from './write';
@@ -25,13 +26,7 @@ async function loaded(logbook: Logbook): Promise<(scope: object) => Promise<Logb
   const company = await openCompany();
   onTestFinished(() => company.close());
   await loadLogbook(company.services, logbook);
-  return async (scope) => {
-    let text = '';
-    for await (const piece of exportText(company.services.database.db, scope)) text += piece;
-    const read = readLogbook(JSON.parse(text));
-    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-    return read.value;
-  };
+  return (scope) => exported(company.services.database.db, scope);
 }
 
 it('of random logbooks, the part of an owner reads again and stands as it stood', async () => {

@@ -2,7 +2,7 @@
 import type { ExportScope } from '../../contract/exports';
 import type { Entry } from '../../core/logbook/entry';
 import { leakLabels } from '../../core/logbook/leakLabels';
-import { deadIds } from '../../core/logbook/order';
+import { deadIds, entriesByMachine } from '../../core/logbook/order';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../../core/logbook/tables';
 import type { Names } from '../../words/names';
 import type { Tables } from '../store/database';
@@ -41,12 +41,6 @@ export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
     if (scope.entry(entry.id)) entries.push(entry);
   }
   const cylinders = await rows<Cylinder>('cylinders', scope.cylinder);
-  const byMachine = new Map<string, Entry[]>();
-  for (const entry of entries) {
-    const own = byMachine.get(entry.applianceId ?? '') ?? [];
-    own.push(entry);
-    byMachine.set(entry.applianceId ?? '', own);
-  }
   const bottles = new Map([...cylinders.values()].map(({ id, serial }) => [id, serial]));
   const dead = deadIds(entries);
   return {
@@ -57,7 +51,10 @@ export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
     cylinders,
     entries: entries.filter(({ id, kind }) => !dead.has(id) && kind !== 'void'),
     names: new Map(
-      [...byMachine].map(([id, own]) => [id, { parts: new Map(), leaks: leakLabels(own), bottles }]),
+      [...entriesByMachine(entries)].map(([id, own]) => [
+        id,
+        { parts: new Map(), leaks: leakLabels(own), bottles },
+      ]),
     ),
   };
 }

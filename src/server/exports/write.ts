@@ -22,7 +22,7 @@ export const csvOf = ({ head, rows }: OutSheet): string =>
   `\uFEFF${Papa.unparse({ fields: [...head], data: rows.map((row) => row.map(plain)) }, { escapeFormulae: FORMULAE, newline: '\r\n' })}\r\n`;
 
 const WIDTH = 18;
-const noonOf = (day: string): Date => new Date(`${day}T00:00:00Z`);
+const midnightOf = (day: string): Date => new Date(`${day}T00:00:00Z`);
 
 export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
   const written = writeExcelFile(
@@ -37,7 +37,7 @@ export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
             if (cell === null || cell === '') return null;
             if (typeof cell === 'number') return { value: cell, type: Number };
             return typeof cell === 'object'
-              ? { value: noonOf(cell.day), type: Date, format: 'yyyy-mm-dd' }
+              ? { value: midnightOf(cell.day), type: Date, format: 'yyyy-mm-dd' }
               : { value: cell, type: String };
           }),
         ),

@@ -3,15 +3,15 @@
  * Until somebody says write, nothing is written.
  */
 import type { ChildProcess } from 'node:child_process';
-import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { mkdir, rm, writeFile } from 'node:fs/promises';
+import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
 import type { ImportState } from '../../contract/imports';
 import type { Clock } from '../clock';
 import { processOf } from '../apart';
 import type { Judging } from '../judging';
+import { contentHash, keepFile } from '../keptFile';
 import { conflict, invalid, notFound } from '../problem';
 import { type Mapping, mappingSchema } from '../../sheets/mapping';
 import { problemsOf } from '../../core/logbook/problems';
@@ -53,9 +53,9 @@ export class Importing {
       throw invalid([{ path: ['file'], message: 'is empty; choose another one' }]);
     if (bytes.length > MOST_FILE_BYTES)
       throw invalid([{ path: ['file'], message: 'is too large; divide it' }]);
-    const file = createHash('sha256').update(bytes).digest('hex');
+    const file = contentHash(bytes);
     await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    await writeFile(join(this.folder, file), bytes);
+    await keepFile(this.folder, file, bytes);
     return { file, name, bytes: bytes.length };
   }
 
@@ -180,7 +180,7 @@ export class Importing {
     );
     const { recordFrom: _, ...kept } = mapping;
     await this.database.write(() =>
-      this.database.batch([this.imports.keepMapping(headingsOf(preview), { ...kept, columns })]),
+      this.database.batch([this.imports.keepMapping(headingsOf(preview.sheets), { ...kept, columns })]),
     );
   }
 

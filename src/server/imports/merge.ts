@@ -64,16 +64,6 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
     else if (!sameFact(ours, entry)) clashing.push(entry);
   }
   const isNew = new Set(rows.map(({ table, id }) => `${table} ${id}`));
-  const fault = (column: string, message: string, remedy: string) => ({ row: 0, column, message, remedy });
-  const faulty = [
-    ...clashing.map((entry) =>
-      fault(
-        'entries',
-        `entry ${entry.kind} of ${entry.on} stands in both with other content`,
-        'An entry is never changed: correct it by a new one where it was written.',
-      ),
-    ),
-  ];
   return {
     rows,
     revisions: (logbook.revisions ?? [])
@@ -83,19 +73,22 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
     preview: {
       kind: 'logbook',
       sheets: [],
-      rows: [
-        ...other.map(({ table, id }, index) => ({
-          row: index + 1,
-          sheet: table,
-          words: `${table}: ${id} differs; what this logbook says stays`,
-          state: 'known' as const,
-          faults: [],
-        })),
-      ],
+      rows: other.map(({ table, id }, index) => ({
+        row: index + 1,
+        sheet: table,
+        words: `${table}: ${id} differs; what this logbook says stays`,
+        state: 'known',
+        faults: [],
+      })),
       total: all.length + entries.length,
       ready: rows.length + fresh.length,
       known: all.length - rows.length + entries.length - fresh.length - clashing.length,
-      faulty,
+      faulty: clashing.map((entry) => ({
+        row: 0,
+        column: 'entries',
+        message: `entry ${entry.kind} of ${entry.on} stands in both with other content`,
+        remedy: 'An entry is never changed: correct it by a new one where it was written.',
+      })),
       faultyRows: clashing.length,
       touched: new Set(fresh.flatMap(({ applianceId }) => applianceId ?? [])).size,
       would: [],

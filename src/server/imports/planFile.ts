@@ -4,9 +4,10 @@ import type { Entry } from '../../core/logbook/entry';
 import type { Revision } from '../../core/logbook/tables';
 import type { Packs } from '../../core/rules/packs/shipped';
 import type { Sheet } from '../../sheets/cells';
-import type { KnownRows } from '../../sheets/lookups';
+import { type KnownRows, Lookups } from '../../sheets/lookups';
 import type { Mapping } from '../../sheets/mapping';
-import type { PlanProgress } from '../../sheets/plan';
+import type { Column } from '../../sheets/match';
+import { type PlanProgress, matchedSheets } from '../../sheets/plan';
 import { inChainOrder } from '../store/seal';
 import { type Present, logbookIn, mergeOf } from './merge';
 import { type PlannedRow, plannedOf } from './plan';
@@ -27,8 +28,8 @@ export interface PlanFor {
   packs: Packs;
   /** what is there already of what these sheets name */
   known: (sheets: readonly Sheet[]) => Promise<KnownRows>;
-  /** a logbook is held against single rows and entries */
-  present: (ids: { rows: readonly string[]; entries: readonly string[] }) => Promise<Present>;
+  /** a logbook is held against single rows, and entries of these ids */
+  present: (entries: readonly string[]) => Promise<Present>;
 }
 
 export const LOGBOOK_NAME = 'logbook.json';
@@ -49,7 +50,7 @@ async function logbookText(bytes: Buffer): Promise<string | null> {
 }
 
 /** By what a list is known again: the headings of its sheets. */
-export const headingsOf = ({ sheets }: ImportPreview): string =>
+export const headingsOf = (sheets: readonly { columns: readonly Pick<Column, 'heading'>[] }[]): string =>
   JSON.stringify(sheets.map(({ columns }) => columns.map(({ heading }) => heading)));
 
 export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgress): Promise<PlannedFile> {
@@ -57,17 +58,15 @@ export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgr
   if (text === null) {
     const sheets = await readSheets(bytes);
     const known = await plan.known(sheets);
-    const made = (mapping: Mapping) => plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
-    const first = made(plan.mapping);
-    const before = plan.mapping.columns ? null : await plan.remembered(headingsOf(first.preview));
-    const { preview, planned } = before ? made({ ...before, ...plan.mapping }) : first;
+    const before = plan.mapping.columns
+      ? null
+      : await plan.remembered(headingsOf(matchedSheets(sheets, new Lookups(known), plan.mapping)));
+    const mapping = { ...before, ...plan.mapping };
+    const { preview, planned } = plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
     return { preview, planned: [...planned], revisions: [] };
   }
   const logbook = logbookIn(text);
-  const present = await plan.present({
-    rows: [],
-    entries: logbook.entries.map(({ id }) => id),
-  });
+  const present = await plan.present(logbook.entries.map(({ id }) => id));
   const ordered = inChainOrder(logbook.entries) as Entry[];
   const merged = mergeOf(logbook, ordered, present);
   return {

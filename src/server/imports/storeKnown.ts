@@ -16,7 +16,7 @@ import { machinesNamed } from './plan';
 export interface KnownStore {
   store: Store;
   clock: Clock;
-  present: (ids: { entries: readonly string[] }) => Promise<Present>;
+  present: (entries: readonly string[]) => Promise<Present>;
   remembered: (headings: string) => Promise<Mapping | null>;
 }
 
@@ -30,7 +30,7 @@ export function knownStore(store: Store, imports: ImportStore, clock: Clock): Kn
       const kept = mappingSchema.safeParse(await imports.mapping(headings));
       return kept.success ? kept.data : null;
     },
-    present: async ({ entries }) => {
+    present: async (entries) => {
       const rows = new Map<string, object>();
       for (const table of ROW_TABLES)
         for (const { id, row } of await store.rowsOf(table)) rows.set(`${table} ${id}`, row);

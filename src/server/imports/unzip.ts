@@ -25,9 +25,9 @@ export async function unzipped(bytes: Buffer, limits: ZipLimits): Promise<Map<st
     yauzl.fromBuffer(
       bytes,
       { lazyEntries: true, validateEntrySizes: true, strictFileNames: true },
-      (error, file) => {
+      (_, file) => {
         if (file) resolve(file);
-        else reject(error ? broken() : broken());
+        else reject(broken());
       },
     );
   });
@@ -68,9 +68,9 @@ function entriesOf(zip: yauzl.ZipFile, { total, entries }: ZipLimits): Promise<y
 
 function contentOf(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<Buffer> {
   return new Promise((resolve, reject) => {
-    zip.openReadStream(entry, (error, stream) => {
+    zip.openReadStream(entry, (_, stream) => {
       if (!stream) {
-        reject(error ? broken() : broken());
+        reject(broken());
         return;
       }
       const parts: Buffer[] = [];

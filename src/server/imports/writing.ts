@@ -17,7 +17,7 @@ import type { ImportStore, Wrote } from '../store/imports';
 import type { Standings } from '../store/standings';
 import type { Store } from '../store/store';
 import { visitsAfter } from '../store/visits';
-import { withdrawn } from '../store/withdrawn';
+import { isWithdrawn, withdrawn } from '../store/withdrawn';
 import type { PlannedRow } from './plan';
 import { keepPhotosOf } from './zipPhotos';
 
@@ -150,7 +150,7 @@ export class ImportWriting {
     for (const { rows: staged } of planned)
       for (const each of staged) {
         const there = await this.store.rowOf(each.table, each.id);
-        if (there === null || 'x-withdrawn' in there) rows.set(`${each.table} ${each.id}`, each);
+        if (there === null || isWithdrawn(there)) rows.set(`${each.table} ${each.id}`, each);
       }
     return [...rows.values()];
   }

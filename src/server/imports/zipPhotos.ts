@@ -1,6 +1,6 @@
 /** What lies beside a logbook in its zip. */
-import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
+import { contentHash } from '../keptFile';
 import { PHOTO_NAME, type Photos } from '../photos';
 import { LOGBOOK_LIMITS } from './planFile';
 import { isZip } from './readSheets';
@@ -16,7 +16,6 @@ export async function keepPhotosOf(path: string, photos: Photos): Promise<void> 
   });
   for (const [name, content] of found) {
     const file = name.replace(/^attachments\//, '');
-    if (`${createHash('sha256').update(content).digest('hex')}.jpg` === file)
-      await photos.keep(file, content);
+    if (`${contentHash(content)}.jpg` === file) await photos.keep(file, content);
   }
 }

@@ -2,8 +2,7 @@
 import type { QueryRead } from '../../contract/endpoints';
 import type { Appliance, Cylinder, Site } from '../../core/logbook/tables';
 import { grams, massText } from '../../core/quantity/mass';
-import { massSystemOf } from '../../core/rules/massSystem';
-import { chargedUnit } from '../../core/rules/massSystem';
+import { chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import type { Standing } from '../../core/rules/standing';
 import { isFlammable } from '../../core/refrigerant/refrigerant';
 import { PACK_WORDS } from '../../words/codes';

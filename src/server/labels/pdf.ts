@@ -3,7 +3,7 @@ import QRCode from 'qrcode';
 import PDFDocument from 'pdfkit';
 import { LABEL_SHEETS, type LabelSheet } from '../../contract/labels';
 import { registerFonts } from '../papers/fonts';
-import { INK, type Pdf, type Struct, artifact, bytesOf, styled } from '../papers/sheet';
+import { INK, type Pdf, type Struct, artifact, bytesOf, documentOf, styled } from '../papers/sheet';
 import type { Label } from './labels';
 
 const POINTS_OF_A_MM = 72 / 25.4;
@@ -26,17 +26,7 @@ export async function labelsPdf(labels: readonly Label[], sheet: LabelSheet, ski
     autoFirstPage: false,
     margin: 0,
     size: [points(page[0]), points(page[1])],
-    pdfVersion: '1.7',
-    tagged: true,
-    lang: 'en',
-    displayTitle: true,
-    info: {
-      Title: 'Labels',
-      Creator: 'Green Abacus',
-      Producer: 'Green Abacus',
-      CreationDate: MADE,
-      ModDate: MADE,
-    },
+    ...documentOf('Labels', MADE),
   });
   registerFonts(pdf);
   const written = bytesOf(pdf);

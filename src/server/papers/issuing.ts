@@ -2,7 +2,6 @@
  * Documents leave the house here: previewed, numbered, drawn, kept under the hash of their content, and sealed into the chain
  * with to whom they went. Of the same record the same file goes out again.
  */
-import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { z } from 'zod';
@@ -15,7 +14,7 @@ import { makePapers } from '../../papers/make';
 import type { Answers } from '../../papers/entryPapers';
 import type { Clock } from '../clock';
 import type { Judging } from '../judging';
-import { keepFile } from '../keptFile';
+import { contentHash, keepFile } from '../keptFile';
 import type { Photos } from '../photos';
 import { conflict, invalid } from '../problem';
 import type { Rows } from '../rows';
@@ -141,7 +140,7 @@ export class Issuing {
 
   private async drawn(made: Made, stamp: ReturnType<typeof stampOf>): Promise<string> {
     const bytes = await pdfOf({ papers: made.papers, stamp, photoPath: this.photos.pathOf });
-    const file = `${createHash('sha256').update(bytes).digest('hex')}.pdf`;
+    const file = `${contentHash(bytes)}.pdf`;
     await keepFile(this.folder, file, bytes);
     return file;
   }

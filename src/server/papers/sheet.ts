@@ -24,23 +24,28 @@ const FOOT = 62;
 
 export const TEXT_SIZE = 9.5;
 
+/** What every file of ours says of itself, and that it is marked with its structure. `made` fixes the bytes: never the clock. */
+export const documentOf = (title: string, made: Date): PDFKit.PDFDocumentOptions => ({
+  pdfVersion: '1.7',
+  tagged: true,
+  lang: 'en',
+  displayTitle: true,
+  info: {
+    Title: title,
+    Creator: 'Green Abacus',
+    Producer: 'Green Abacus',
+    CreationDate: made,
+    ModDate: made,
+  },
+});
+
 export function newSheet({ title, made, size, landscape }: SheetAbout): Pdf {
   const pdf = new PDFDocument({
     size,
     layout: landscape ? 'landscape' : 'portrait',
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: FOOT },
-    pdfVersion: '1.7',
-    tagged: true,
-    lang: 'en',
-    displayTitle: true,
     bufferPages: true,
-    info: {
-      Title: title,
-      Creator: 'Green Abacus',
-      Producer: 'Green Abacus',
-      CreationDate: made,
-      ModDate: made,
-    },
+    ...documentOf(title, made),
   });
   registerFonts(pdf);
   return pdf;
