@@ -15,7 +15,7 @@ import {
 import type { Day } from '../core/quantity/day';
 import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
-import type { Why } from '../core/rules/obligation';
+import { OBLIGATION_KINDS, type Why } from '../core/rules/obligation';
 import { type Rod } from '../core/rules/summary';
 import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
 import { instrumentRow } from '../core/visit/instrument';
@@ -77,7 +77,7 @@ export const dueRow = z.object({
   pack: z.enum(PACK_IDS),
   /** all packs that ask for it */
   packs: z.array(z.enum(PACK_IDS)),
-  kind: z.string(),
+  kind: z.enum(OBLIGATION_KINDS),
   due: calendarDate,
   state: z.enum(['overdue', 'dueSoon', 'upcoming']),
   caseOpenedOn: calendarDate.nullable(),

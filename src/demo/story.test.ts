@@ -65,7 +65,7 @@ describe('the story', () => {
       if (entry.kind !== 'refrigerantAdded' || entry.cylinderId == null || entry.applianceId == null)
         continue;
       expect(bottles.get(entry.cylinderId), entry.applianceId).toBe(
-        standing(entry.applianceId).present.refrigerant.name,
+        standing(entry.applianceId).present.refrigerant?.name,
       );
     }
   });
@@ -104,7 +104,7 @@ describe('the story', () => {
   test('converted one of the two units on the milk tank, and both hold 9 kg of R-449A today', () => {
     for (const id of ['tank-unit-1', 'tank-unit-2']) {
       const { present } = standing(id);
-      expect(present.refrigerant.name).toBe('R-449A');
+      expect(present.refrigerant?.name).toBe('R-449A');
       expect(Number(present.fullCharge) / Number(standing('tank-unit-1').present.fullCharge)).toBe(1);
     }
   });

@@ -3,11 +3,13 @@ import type { Company, Owner, Person } from '../core/logbook/tables';
 import type { SaturationTable } from '../core/refrigerant/saturation';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
+import { gasWords } from '../words/gas';
 import { fullChargeWords } from '../words/fullCharge';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { figuresOf } from '../core/rules/amend';
 import { methodOn } from '../core/rules/inForce';
 import type { Pack } from '../core/rules/pack';
+import type { Standing } from '../core/rules/standing';
 import { type Fact, NOT_RECORDED } from './paper';
 
 /** What stands beside a machine and its entries. */
@@ -94,6 +96,14 @@ export function packVersionWords(pack: Pack): string {
   return `${pack.source.cite}, as read ${dateWords(pack.source.readOn)}${figures}`;
 }
 
+/** “None” is an answer only where charge and refrigerant are known. */
+const notCovered = ({ present }: Standing): string =>
+  present.refrigerant === null
+    ? 'cannot be judged: refrigerant not known'
+    : present.fullCharge === null
+      ? 'cannot be judged: full charge not known'
+      : 'none';
+
 export function machineFacts(view: FoldedMachine): Fact[] {
   const { machine, standing, system, today } = view;
   const { appliance, site } = machine;
@@ -111,14 +121,13 @@ export function machineFacts(view: FoldedMachine): Fact[] {
         appliance.location,
       ),
     ],
-    ['Refrigerant', `${refrigerant.name}, ${refrigerant.safetyClass}`],
+    ['Refrigerant', refrigerant === null ? 'not known' : gasWords(refrigerant)],
     ['Full charge', fullChargeWords(standing.history, system) ?? 'not known'],
     [
       'Rules that cover',
       standing.present.covering
         .map((pack) => `${PACK_WORDS[pack.id]} (${packVersionWords(pack)})`)
-        .join('; ') ||
-        (standing.present.fullCharge === null ? 'cannot be judged: full charge not known' : 'none'),
+        .join('; ') || notCovered(standing),
     ],
     ['Leak rate by', `${METHOD_WORDS[methodOn(site, today)]}, as of ${dayWords(today)}`],
   ];

@@ -3,11 +3,11 @@ import { dayText, newYearsDay } from '../core/quantity/day';
 import { type Mass, type MassSystem, grams, massText } from '../core/quantity/mass';
 import { CHRONIC_PERCENT } from '../core/rules/definitions';
 import { valueOn } from '../core/rules/figure';
-import { PERCENT_SCALE } from '../core/rules/leakRate';
+import { yearLoss } from '../core/visit/yearLoss';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { FULL_CHARGE_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
-import { percentText } from '../words/rod';
+import { lossShareWords, lossUnknownWords, lossWords } from '../words/yearLoss';
 import { massWords } from '../words/weights';
 import { type Beside, machineFacts, partyFacts, personFacts, personName } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
@@ -150,10 +150,8 @@ export function chronicReport(view: FoldedMachine, year: number, beside: Beside)
   const efforts = standing.history.entries.filter(
     ({ entry }) => inYear(entry) && EFFORTS.includes(entry.kind),
   );
-  const limit = valueOn(CHRONIC_PERCENT, newYearsDay(year));
-  const lost = of ? massText(grams(of.net), system) : massText(0, system);
-  const share = of?.millionths == null ? null : percentText(of.millionths / PERCENT_SCALE);
-  const unknown = of?.unknownAdditions ?? 0;
+  const limit = of?.chronicPercent ?? valueOn(CHRONIC_PERCENT, newYearsDay(year));
+  const loss = yearLoss(standing, year);
   return frame(view, beside, (entry) => inYear(entry) && [...GAS, ...EFFORTS].includes(entry.kind), {
     title: `Report of refrigerant lost in ${String(year)}`,
     about: ` · ${String(year)}`,
@@ -161,11 +159,10 @@ export function chronicReport(view: FoldedMachine, year: number, beside: Beside)
       wideBlock(
         'The year',
         linesOf([
-          { label: 'Counts as lost:', words: lost },
+          { label: 'Counts as lost:', words: lossWords(loss, system) },
           {
             label: 'Share of the full charge:',
-            words:
-              share ?? (of ? 'cannot be judged: full charge not known' : 'nothing was added that counts'),
+            words: lossShareWords(loss),
           },
           {
             label: `${String(limit)} % or more:`,
@@ -176,20 +173,16 @@ export function chronicReport(view: FoldedMachine, year: number, beside: Beside)
                   : 'no'
                 : of.chronic
                   ? `yes: a report is due on 1 March ${String(year + 1)} under the rules that ask for it`
-                  : unknown > 0
+                  : loss.unknown.length > 0
                     ? 'not by what was weighed; more may have been lost'
                     : 'no',
             weight: 'strong',
           },
-          ...(unknown > 0
-            ? [
-                {
-                  label: 'Not weighed:',
-                  words: `on ${String(unknown)} ${unknown === 1 ? 'day' : 'days'} gas was added that nobody weighed; the figures above hold only what was weighed`,
-                  weight: 'warning' as const,
-                },
-              ]
-            : []),
+          ...loss.unknown.map((each) => ({
+            label: 'Not known:',
+            words: lossUnknownWords(each),
+            weight: 'warning' as const,
+          })),
         ]),
       ),
       wideBlock('Additions', additionsTable(standing, of?.additions ?? [], system)),

@@ -2,7 +2,7 @@
 import { ENTRY_KINDS, type EntryKind } from '../core/logbook/entry';
 import type { Day } from '../core/quantity/day';
 import { grams, massText } from '../core/quantity/mass';
-import { judgedRate } from '../core/rules/judgedRate';
+import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
 import { type AdditionRate, PERCENT_SCALE } from '../core/rules/leakRate';
 import { stateOf } from '../core/rules/obligation';
 import { recordGaps } from '../core/rules/recordGaps';
@@ -22,7 +22,7 @@ import {
 } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 import { gapWords } from '../words/gaps';
-import { exceedsWords, limitWords, percentText, unjudgedSentence } from '../words/rod';
+import { exceedsWords, limitWords, percentText, rateFigure, unjudgedSentence } from '../words/rod';
 import { type Beside, machineFacts, partyFacts, personFacts } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { ENTRY_HEAD, entryRow } from './lines';
@@ -75,7 +75,7 @@ export function machineRecord(view: FoldedMachine, beside: Beside, period: Perio
     ...partyFacts(view, beside),
     ...machineFacts(view),
     ['Category', CATEGORY_WORDS[now.category]],
-    ['GWP', String(Math.round(now.refrigerant.gwp))],
+    ['GWP', now.refrigerant === null ? 'not known' : String(Math.round(now.refrigerant.gwp))],
     ['Installed', dateOr(machine.appliance.installedOn)],
     ['Record begins', dateOr(machine.appliance.recordFrom)],
     ['Automatic leak detection', DETECTION_WORDS[now.detection]],
@@ -147,8 +147,12 @@ export function machineRecord(view: FoldedMachine, beside: Beside, period: Perio
   };
 }
 
-const percent = (millionths: number | null): string =>
-  millionths === null ? 'not known' : percentText(millionths / PERCENT_SCALE);
+/** By one method; by the site's own with what it bounds. */
+const percentBy = (method: 'annualizing' | 'rolling', rate: AdditionRate, judged: JudgedRate): string => {
+  const { millionths } = rate[method];
+  if (method === rate.method && (millionths !== null || judged.atLeastPercent)) return rateFigure(judged);
+  return millionths === null ? 'not known' : percentText(millionths / PERCENT_SCALE);
+};
 
 /** Additions with both rates, the limit of their day, and whether they exceed. */
 export const additionsTable = (
@@ -166,8 +170,8 @@ export const additionsTable = (
         dayWords(each.gasDay.day),
         each.gasDay.unknown ? 'not weighed' : massText(grams(each.gasDay.net), system),
         each.spell.fullCharge === null ? 'not known' : massText(grams(each.spell.fullCharge), system),
-        percent(each.annualizing.millionths),
-        percent(each.rolling.millionths),
+        percentBy('annualizing', each, judged),
+        percentBy('rolling', each, judged),
         METHOD_WORDS[each.method],
         each.spell.fullCharge === null ? 'not known' : limitWords(judged),
         exceedsWords(judged),

@@ -1,11 +1,14 @@
 /** Makes the papers that are asked for, from whatever holds the record: a logbook file or the database. */
 import type { PaperRequest } from '../contract/papers';
 import type { Entry } from '../core/logbook/entry';
+import { ownedIn, ownerOn } from '../core/logbook/ownership';
 import { deadIds } from '../core/logbook/order';
 import type { PackId } from '../core/logbook/packNames';
 import { type Day, dayOf, dayText, newYearsDay } from '../core/quantity/day';
 import { loadSaturation } from '../core/refrigerant/tables';
 import { type Result, ok, refused } from '../core/result';
+import type { CaseStanding } from '../core/rules/caseDeadlines';
+import type { Standing } from '../core/rules/standing';
 import { visitRecord } from '../core/visit/visitRecord';
 import { type FoldedMachine, type MachineRows, foldedMachine } from '../record/foldedMachine';
 import { PACK_WORDS } from '../words/codes';
@@ -34,7 +37,8 @@ export async function makePapers(
   if (machineId === null) return refused('The logbook has no such entry.');
   const rows = await records.machine(machineId);
   if (!rows) return refused('The logbook has no such machine.');
-  const { view, beside } = await folded(rows, records, request.asOf);
+  const view = await folded(rows, records, request.asOf);
+  const beside = await besideOf(view, records, dayOfPaper(request, view));
   // What was answered for the owner stands in the owner's row.
   const own = Object.fromEntries(Object.entries(answers).filter(([key]) => key in PLAN_ASKS));
   const paper = paperOf(request, view, beside, own);
@@ -57,10 +61,7 @@ function paperOf(
         }),
       );
     case 'leakRepairFile': {
-      const opened = dayOf(request.opened ?? '');
-      const found = standing.cases.findLast(
-        ({ case: each }) => each.pack.id === request.pack && each.openedOn === opened,
-      );
+      const found = caseAsked(request, standing);
       return found
         ? ok(leakRepairFile(view, found, beside))
         : refused(
@@ -108,23 +109,47 @@ function ofEntry(
   }
 }
 
-async function folded(
-  rows: MachineRows,
-  records: Records,
-  asOf: string | undefined,
-): Promise<{ view: FoldedMachine; beside: Beside }> {
-  const { site } = rows;
-  const day = asOf === undefined ? records.today(site.timezone) : dayOf(asOf);
+async function folded(rows: MachineRows, records: Records, asOf: string | undefined): Promise<FoldedMachine> {
+  const day = asOf === undefined ? records.today(rows.site.timezone) : dayOf(asOf);
   const cylinders = await records.cylinders(bottlesIn(rows.entries));
-  const view = foldedMachine(rows, records.packs, day, cylinders);
+  return foldedMachine(rows, records.packs, day, cylinders);
+}
+
+/** The day that a paper is about: it names the owner of that day. */
+function dayOfPaper(request: PaperRequest, { standing, today }: FoldedMachine): Day {
+  switch (request.document) {
+    case 'inspection':
+    case 'plan':
+    case 'extension':
+      return standing.history.entries.find(({ entry }) => entry.id === request.entry)?.day ?? today;
+    case 'leakRepairFile':
+      return caseAsked(request, standing)?.case.closedOn ?? today;
+    case 'chronicReport':
+      return Math.min(today, newYearsDay((request.year ?? 0) + 1) - 1) as Day;
+    case 'machineRecord':
+      return request.to === undefined ? today : (Math.min(today, dayOf(request.to)) as Day);
+    default:
+      return today;
+  }
+}
+
+const caseAsked = ({ pack, opened }: PaperRequest, standing: Standing): CaseStanding | undefined =>
+  standing.cases.findLast(
+    ({ case: each }) => each.pack.id === pack && opened !== undefined && each.openedOn === dayOf(opened),
+  );
+
+async function besideOf(
+  { machine: { site }, standing }: FoldedMachine,
+  records: Records,
+  day: Day,
+): Promise<Beside> {
+  const gas = standing.present.refrigerant;
+  const owner = ownerOn(site, day);
   return {
-    view,
-    beside: {
-      company: await records.company(),
-      owner: site.ownerId == null ? null : await records.owner(site.ownerId),
-      people: await records.people(),
-      table: await loadSaturation(view.standing.present.refrigerant.name).catch(() => null),
-    },
+    company: await records.company(),
+    owner: owner === null ? null : await records.owner(owner),
+    people: await records.people(),
+    table: gas && (await loadSaturation(gas.name).catch(() => null)),
   };
 }
 
@@ -140,12 +165,13 @@ async function serviceRecords(request: PaperRequest, records: Records): Promise<
   for (const id of ids) {
     const rows = await records.machine(id);
     if (!rows) continue;
-    const { view, beside } = await folded(rows, records, request.asOf);
+    const view = await folded(rows, records, request.asOf);
     const { to } = visitRecord(view.standing.history.entries, visit);
     if (to === null) continue;
     // As of its last day: what was so when the technician left.
     const then =
       to < view.today ? { ...foldedMachine(rows, records.packs, to, []), names: view.names } : view;
+    const beside = await besideOf(view, records, then.today);
     papers.push(serviceRecord(then, visit, beside));
     all.push(then);
     last = beside;
@@ -164,11 +190,11 @@ async function yearly(request: PaperRequest, records: Records): Promise<Outcome>
   const owner = request.owner === undefined ? null : await records.owner(request.owner);
   if (request.owner !== undefined && !owner) return refused('The logbook has no such owner.');
   for await (const rows of records.machines()) {
-    if (owner && rows.site.ownerId !== owner.id) continue;
     const end = (newYearsDay(year + 1) - 1) as Day;
     const today = request.asOf === undefined ? records.today(rows.site.timezone) : dayOf(request.asOf);
     const day = Math.min(end, today) as Day;
-    const of = machineYear(foldedMachine(rows, records.packs, day, []), pack.id, year);
+    if (owner && !ownedIn(rows.site, owner.id, newYearsDay(year), day)) continue;
+    const of = machineYear(foldedMachine(rows, records.packs, day, []), pack, year);
     asOf = Math.max(asOf ?? today, today) as Day;
     if (!of) continue;
     told.push(of);

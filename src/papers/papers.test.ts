@@ -109,7 +109,9 @@ describe('what is not known', () => {
     const report = read(await paper({ document: 'chronicReport', machine: 'a', year: 2026 }, from));
     expect(report).toContain('not weighed: no scale');
     expect(report).toContain('not by what was weighed; more may have been lost');
-    expect(report).toContain('Not weighed: on 1 day gas was added that nobody weighed');
+    expect(report).toContain('Counts as lost: at least 12 lb');
+    expect(report).toContain('Share of the full charge: at least 12 %');
+    expect(report).toContain('Not known: 1 May 2026 not weighed');
     const yearly = read(await paper({ document: 'yearly', pack: 'us-hfc', year: 2026 }, from));
     expect(yearly).toContain(', and once not weighed');
     expect(yearly).toContain('Cannot be judged whole: 1, for want of a weight or of the full charge');

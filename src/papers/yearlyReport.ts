@@ -2,12 +2,17 @@
 import type { PackId } from '../core/logbook/packNames';
 import { type Day, civil, dayText, newYearsDay } from '../core/quantity/day';
 import { type ExactGrams, NO_MASS, exactGrams, grams, massText } from '../core/quantity/mass';
-import { PERCENT_SCALE } from '../core/rules/leakRate';
+import { CHRONIC_PERCENT } from '../core/rules/definitions';
+import { valueOn } from '../core/rules/figure';
+import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
+import { type AdditionRate, PERCENT_SCALE } from '../core/rules/leakRate';
 import type { Pack } from '../core/rules/pack';
+import { yearLoss } from '../core/visit/yearLoss';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
-import { percentText } from '../words/rod';
+import { rateFigure } from '../words/rod';
+import { lossShareWords } from '../words/yearLoss';
 import { type Beside, packVersionWords } from './beside';
 import { type Paper, linesOf, present, tableOr } from './paper';
 
@@ -22,19 +27,34 @@ export interface MachineYear {
   corrections: number;
 }
 
-const coveredIn = ({ standing }: FoldedMachine, pack: PackId, from: Day, to: Day): boolean =>
-  standing.force.spells.some(
+/** Whether it covered on a day of the period on which the machine was not retired yet. */
+function coveredIn({ standing }: FoldedMachine, pack: PackId, from: Day, to: Day): boolean {
+  const { retiredOn } = standing.history;
+  const last = retiredOn === null ? to : Math.min(to, retiredOn);
+  return standing.force.spells.some(
     (spell, index) =>
-      spell.from <= to &&
+      last >= from &&
+      spell.from <= last &&
       (standing.force.spells[index + 1]?.from ?? Infinity) > from &&
       spell.covering.some(({ id }) => id === pack),
   );
+}
+
+/** The pack covered on the day of an addition, or nobody can say whether it did. */
+const bearsOn =
+  (pack: PackId) =>
+  ({ spell }: AdditionRate): boolean =>
+    spell.fullCharge === null || spell.refrigerant === null || spell.covering.some(({ id }) => id === pack);
+
+/** Percent of the charge lost in a year from which the pack asks for a report. */
+const chronicPercentOf = (pack: Pack, year: number): number =>
+  valueOn(pack.chronic?.percent ?? CHRONIC_PERCENT, newYearsDay(year));
 
 /** Null where the pack never covered it in that year. `view` is as of the end of the year, or of today. */
-export function machineYear(view: FoldedMachine, pack: PackId, year: number): MachineYear | null {
+export function machineYear(view: FoldedMachine, pack: Pack, year: number): MachineYear | null {
   const { machine, standing, system } = view;
   const [from, to] = [newYearsDay(year), (newYearsDay(year + 1) - 1) as Day];
-  if (!coveredIn(view, pack, from, to)) return null;
+  if (!coveredIn(view, pack.id, from, to)) return null;
   const inYear = (day: Day): boolean => day >= from && day <= to;
   const sum = (kind: 'refrigerantAdded' | 'refrigerantRecovered'): string => {
     let total: ExactGrams = NO_MASS;
@@ -49,14 +69,14 @@ export function machineYear(view: FoldedMachine, pack: PackId, year: number): Ma
       ? words
       : `${words}, and ${unknown === 1 ? 'once' : `${String(unknown)} times`} not weighed`;
   };
-  const additions = standing.additions.filter(({ gasDay }) => inYear(gasDay.day));
-  const unjudged = additions.some(({ exceeds }) => exceeds[pack] === null || exceeds[pack] === undefined);
-  const exceeded = additions.filter(({ exceeds }) => exceeds[pack] === true).length;
-  const known = additions.flatMap(({ millionths }) => millionths ?? []);
-  const ofYear = standing.years.find((each) => each.year === year);
+  const bears = bearsOn(pack.id);
+  const additions = standing.additions.filter((each) => inYear(each.gasDay.day) && bears(each));
+  const unjudged = additions.filter(({ exceeds }) => (exceeds[pack.id] ?? null) === null).length;
+  const exceeded = additions.filter(({ exceeds }) => exceeds[pack.id] === true).length;
+  const loss = yearLoss(standing, year);
   const cases = standing.cases.filter(
     ({ case: each }) =>
-      each.pack.id === pack && each.openedOn <= to && (each.closedOn === null || each.closedOn >= from),
+      each.pack.id === pack.id && each.openedOn <= to && (each.closedOn === null || each.closedOn >= from),
   );
   const charge = standing.present.fullCharge;
   const unknown = additions.some(({ gasDay }) => gasDay.unknown) || charge === null;
@@ -66,31 +86,33 @@ export function machineYear(view: FoldedMachine, pack: PackId, year: number): Ma
     cells: [
       machine.site.name,
       machine.appliance.name,
-      standing.present.refrigerant.name,
+      standing.present.refrigerant?.name ?? 'not known',
       charge === null ? 'not known' : massText(grams(charge), system),
       sum('refrigerantAdded'),
       sum('refrigerantRecovered'),
-      known.length === 0
-        ? additions.length === 0
-          ? 'no addition'
-          : 'cannot be judged'
-        : `${percentText(Math.max(...known) / PERCENT_SCALE)}${known.length < additions.length ? ', one cannot be judged' : ''}`,
-      ofYear === undefined
-        ? '–'
-        : ofYear.millionths === null
-          ? 'cannot be judged'
-          : percentText(ofYear.millionths / PERCENT_SCALE),
-      `${String(exceeded)}${unjudged ? ', and some cannot be judged' : ''}`,
+      highestWords(additions.map((each) => judgedRate(each, standing.ledger))),
+      loss.net === 0n && loss.unknown.length === 0 ? '–' : lossShareWords(loss),
+      `${String(exceeded)}${unjudged > 0 ? `, and ${String(unjudged)} cannot be judged` : ''}`,
       cases.map(({ case: each }) => dayWords(each.openedOn)).join(', ') || '–',
       String(standing.history.inspections.filter(inYear).length),
     ],
     exceeded,
-    chronic: ofYear?.chronic ?? false,
+    chronic: (loss.millionths ?? 0) >= chronicPercentOf(pack, year) * PERCENT_SCALE,
     unknown,
     corrections: machine.entries.filter(
       (entry) => entry.supersedes != null && entry.on >= dayText(from) && entry.on <= dayText(to),
     ).length,
   };
+}
+
+/** The highest of the rates of a year, with what it bounds; how many of them nothing is known of. */
+function highestWords(rates: readonly JudgedRate[]): string {
+  if (rates.length === 0) return 'no addition';
+  const figure = ({ percent, atLeastPercent }: JudgedRate): number => percent ?? atLeastPercent ?? 0;
+  const highest = rates.reduce((a, b) => (figure(b) > figure(a) ? b : a));
+  const unknown = rates.filter(({ exceeds }) => exceeds === null).length;
+  if (figure(highest) === 0) return 'cannot be judged';
+  return `${rateFigure(highest)}${unknown === 0 ? '' : `; ${String(unknown)} cannot be judged`}`;
 }
 
 const HEAD = [
@@ -137,7 +159,10 @@ export function yearlyReport(
               label: 'Of these exceeded a limit at least once:',
               words: String(count(({ exceeded }) => exceeded > 0)),
             },
-            { label: 'Lost 125 % of the charge or more:', words: String(count(({ chronic }) => chronic)) },
+            {
+              label: `Lost ${String(chronicPercentOf(pack, year))} % of the charge or more:`,
+              words: String(count(({ chronic }) => chronic)),
+            },
             ...(count(({ unknown }) => unknown) > 0
               ? [
                   {

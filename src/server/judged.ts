@@ -5,7 +5,7 @@ import { deadIds } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
 import { type LeakingMachine, type NoForecast, leakingMachine } from '../core/judge/leakingMachine';
 import { type Day, dayText } from '../core/quantity/day';
-import { type Why, stateOf } from '../core/rules/obligation';
+import { type ObligationKind, type Why, stateOf } from '../core/rules/obligation';
 import type { Packs } from '../core/rules/packs/shipped';
 import { type Standing, standingFromEntries } from '../core/rules/standing';
 import { type ApplianceStanding, standingDocument } from '../core/rules/standingDocument';
@@ -17,7 +17,7 @@ import { searchWords, sortKey } from './store/keys';
 
 /** The same duty of several packs is one. */
 export interface ListedDuty {
-  kind: string;
+  kind: ObligationKind;
   due: string;
   pack: PackId;
   packs: PackId[];
@@ -143,9 +143,12 @@ export const NOTHING = '';
 const fingerprintOf = (...parts: unknown[]): string =>
   createHash('sha1').update(JSON.stringify(parts)).digest('base64url');
 
+/** By what a machine of unknown refrigerant is found. */
+const NO_GAS = 'refrigerant not known';
+
 /** A machine that is in the lists and was not judged yet. */
 export const notJudged = (appliance: Appliance, site: Site): Judged => ({
-  ...placed(appliance, site, appliance.refrigerant),
+  ...placed(appliance, site, appliance.refrigerant ?? NO_GAS),
   stamp: STALE,
   fingerprint: NOTHING,
   state: MACHINE_STATES.indexOf('unknown'),
@@ -179,7 +182,7 @@ export function judgedOf(standing: Standing, site: Site, under: string): Judged 
   }));
   const leakParts = leakPartsOf(standing);
   return {
-    ...placed(appliance, site, summary.refrigerant),
+    ...placed(appliance, site, summary.refrigerant ?? NO_GAS),
     fingerprint: fingerprintOf(site.id, site.timezone, appliance.kind, duties, leakParts),
     duties,
     leakParts,

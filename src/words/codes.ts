@@ -82,6 +82,7 @@ export const ADDED_WORDS: Record<AddedReason, string> = {
   seasonal: 'Seasonal, put back',
   commission: 'Commissioning',
   retrofit: 'After a conversion',
+  moved: 'Moved here from another machine',
 };
 
 export const RECOVERED_WORDS: Record<RecoveredReason, string> = {
@@ -89,6 +90,7 @@ export const RECOVERED_WORDS: Record<RecoveredReason, string> = {
   seasonal: 'Seasonal, taken out',
   retrofit: 'For a conversion',
   retire: 'For retirement',
+  moved: 'Moved to another machine',
 };
 
 export const FULL_CHARGE_WORDS: Record<FullChargeMethod, string> = {
@@ -142,5 +144,7 @@ export const NOTE_WORDS: Record<NoteCode, string> = {
   fullChargeUnknown:
     'The full charge is not known, or was not on a day when gas was added. Set it to see a rate.',
   recoveredUnknown: 'Gas was recovered that nobody weighed; it repays nothing.',
-  weightUnknown: 'Gas was added that nobody weighed; the rate of that day is unknown.',
+  refrigerantUnknown:
+    'The refrigerant is not known, or was not on a day when gas was added. Say it to see which rules cover.',
+  weightUnknown: 'Gas was added that nobody weighed; of that day only the least is known.',
 };

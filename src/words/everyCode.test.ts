@@ -20,6 +20,7 @@ import { WARNING_WORDS, massRefusalWords, senseErrorWords, senseProblemWords } f
 import { CAUTION_WORDS, STEP_WORDS, guardWords } from './steps';
 import { whyWords } from './why';
 import { lossUnknownWords, lossWords } from './yearLoss';
+import { exactGrams } from '../core/quantity/mass';
 
 const day = dayOf('2026-06-01');
 /** A sentence that a person can act on: no hole in it, no code. */
@@ -165,13 +166,16 @@ describe('why something is due', () => {
 });
 
 describe('what was lost in a year', () => {
-  const loss = (net: bigint, unknown: unknown[] = []) => ({ net, unknown }) as never;
-  const POUND = 453_592_370n; // exact grams of a pound are counted in millionths
+  const loss = (net: bigint, unknown: unknown[] = [], bound: string | null = null) =>
+    ({ net, unknown, bound }) as never;
+  const POUND = exactGrams({ value: 1, unit: 'lb' });
 
   test('is never nothing where something is not known', () => {
     expect(lossWords(loss(0n), 'pounds')).toBe('nothing');
     expect(lossWords(loss(0n, [{}]), 'pounds')).toBe('not known yet');
-    expect(lossWords(loss(POUND, [{}]), 'pounds')).toMatch(/^at least /);
+    expect(lossWords(loss(POUND, [{}], 'atLeast'), 'pounds')).toBe('at least 1 lb');
+    expect(lossWords(loss(POUND, [{}], 'atMost'), 'pounds')).toBe('1 lb at most');
+    expect(lossWords(loss(POUND, [{}, {}], 'neither'), 'pounds')).toBe('1 lb by what was weighed alone');
   });
 
   test('says what is not known', () => {

@@ -1,5 +1,4 @@
 /** Words for the gaps of a record. */
-import type { ObligationKind } from '../core/rules/obligation';
 import type { RecordGap } from '../core/rules/recordGaps';
 import { OBLIGATION_WORDS } from './codes';
 import { dayWords } from './dates';
@@ -29,6 +28,6 @@ export function gapWords(gap: RecordGap, names: Names): string {
     case 'inspectionWithoutMethod':
       return 'An inspection is recorded without its methods.';
     case 'overdue':
-      return `${OBLIGATION_WORDS[gap.kind as ObligationKind]} was due and is not recorded.`;
+      return `${OBLIGATION_WORDS[gap.kind]} was due and is not recorded.`;
   }
 }

@@ -11,5 +11,8 @@ export const list = (parts: readonly (string | null | undefined | false)[]): str
 export const listAnd = (parts: readonly string[]): string =>
   parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
 
+/** As it begins a sentence. */
+export const capped = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** As it stands within a sentence. */
 export const uncapped = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);

@@ -4,6 +4,11 @@ import { dayText } from '../core/quantity/day';
 import { type MassRefusal, massText } from '../core/quantity/mass';
 import { dayWords } from './dates';
 
+const letOutWords = (refrigerant: string | null): string =>
+  refrigerant === null
+    ? 'What nobody knows is never let out: it may be no hydrocarbon'
+    : `${refrigerant} is never let out`;
+
 export function massRefusalWords(refusal: MassRefusal): string {
   switch (refusal.reason) {
     case 'empty':
@@ -28,7 +33,7 @@ export function senseErrorWords(error: SenseError): string {
     case 'rangeReversed':
       return 'The high end must not be less than the low end.';
     case 'notToBeLetOut':
-      return `${error.refrigerant} is never let out. Recover it into a bottle.`;
+      return `${letOutWords(error.refrigerant)}. Recover it into a bottle.`;
     case 'supersedesDead':
       return 'This entry was corrected already. Correct the one that replaced it.';
   }
@@ -44,7 +49,7 @@ export function senseProblemWords(error: SenseError): string {
     case 'rangeReversed':
       return 'must not be less than the low end';
     case 'notToBeLetOut':
-      return `must not be outdoors: ${error.refrigerant} is never let out; recover it into a bottle`;
+      return `must not be outdoors: ${letOutWords(error.refrigerant)}; recover it into a bottle`;
     case 'supersedesDead':
       return 'was corrected or voided already; correct the entry that replaced it';
   }

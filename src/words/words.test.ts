@@ -54,12 +54,12 @@ describe('the rod', () => {
     rodOf(standing(facts, asOf, scene));
 
   it('shows free beads rounded down and packs the rest against the stop', () => {
-    // 92 of 365 days earned: 5.04 of 20 beads
+    // 92 of 365 days earned: 5.04 of 20 beads, and of 20 lb 5 lb 0.66 oz, which is rounded down
     const present = rod([gas('2026-03-01')], '2026-06-01');
     expect(present.limit && beadsOf(present)).toEqual({ free: 5, spent: 15, over: 0, overCapped: false });
-    expect(rodWords(present, 'pounds')).toBe('5 lb 1 oz left before 20 % a year');
+    expect(rodWords(present, 'pounds')).toBe('5 lb left before 20 % a year');
     expect(rodSentence(present, 'pounds')).toBe(
-      '5 lb 1 oz of 20 lb may be added before 20 % a year (US HFC rules, annualizing).',
+      '5 lb of 20 lb may be added before 20 % a year (US HFC rules, annualizing).',
     );
   });
 

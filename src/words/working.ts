@@ -2,17 +2,22 @@
 import { dayWords, daysWords } from './dates';
 import { METHOD_WORDS, PACK_WORDS } from './codes';
 import { type LeakLabels, labelOf } from '../core/logbook/leakLabels';
-import { addDays } from '../core/quantity/day';
-import { type ExactGrams, type MassSystem, grams } from '../core/quantity/mass';
+import { addDays, dayText } from '../core/quantity/day';
+import { type ExactGrams, type MassSystem, grams, gramsDown } from '../core/quantity/mass';
+import type { LeakRateMethod } from '../core/logbook/fields';
 import type { Headroom } from '../core/rules/headroom';
 import {
   type AdditionRate,
   type DaysSince,
   type GasLedger,
   PERCENT_SCALE,
+  firstIndexFrom,
   thresholdOn,
+  weighedOf,
 } from '../core/rules/leakRate';
+import type { GasDay } from '../core/rules/gasDays';
 import type { Standing } from '../core/rules/standing';
+import { notWeighedWords, takenOutWords } from './rod';
 
 export interface WorkingSaid {
   formula: string;
@@ -28,6 +33,12 @@ export function massFigure(mass: ExactGrams, system: MassSystem): string {
   return `${String(Number((grams(mass) / GRAMS_PER[system]).toFixed(4)))} ${UNIT[system]}`;
 }
 
+/** The same rounded down, so that typing it never exceeds. */
+function roomFigure(room: ExactGrams, system: MassSystem): string {
+  const units = gramsDown(room) / GRAMS_PER[system];
+  return `${String(Math.floor(units * 1e4 + 1e-6) / 1e4)} ${UNIT[system]}`;
+}
+
 /** All six decimals on a screen; on a paper as many as one reads. */
 const percentFigure = (millionths: number, decimals: number): string =>
   `${String(Number((millionths / PERCENT_SCALE).toFixed(decimals)))} %`;
@@ -39,14 +50,35 @@ function sinceWords(since: DaysSince): string {
   return `Days from ${from}, ${dayWords(since.since ?? (0 as never))}: ${String(since.days)}${since.days === 365 ? ' (at most 365 count)' : ''}`;
 }
 
+/** What counts of a gas day; of one that nobody weighed whole, what was weighed. */
+function countsWords({ unknown, net, mayRepay }: GasDay, system: MassSystem): string {
+  const figure = massFigure(net, system);
+  const most = mayRepay.length === 0 ? '' : `${takenOutWords(mayRepay.map(dayText))}, so this is the most`;
+  if (!unknown) return `${figure} counts${most}`;
+  return net === 0n ? 'not weighed' : `${figure} counts, and some was not weighed${most}`;
+}
+
 function gasSteps(ledger: GasLedger, from: number, to: number, system: MassSystem): string[] {
   return ledger.days
     .slice(from, to)
     .filter((each) => each.unknown || each.net > 0n)
-    .map(
-      (each) =>
-        `${dayWords(each.day)}: ${each.unknown ? 'not weighed' : massFigure(each.net, system)} counts`,
-    );
+    .map((each) => `${dayWords(each.day)}: ${countsWords(each, system)}`);
+}
+
+const MISSING = 'Unknown: a weight or the full charge is missing';
+
+/** The figures of a formula: those of all that counts or, by the site's method, of what was weighed alone. */
+function figuredBy(
+  method: LeakRateMethod,
+  rate: AdditionRate,
+  lost: ExactGrams | null,
+  weighed: ExactGrams,
+  millionths: number | null,
+): { lost: ExactGrams; millionths: number; words: string } | null {
+  if (lost !== null && millionths !== null) return { lost, millionths, words: '' };
+  return method === rate.method && rate.atLeastMillionths !== null
+    ? { lost: weighed, millionths: rate.atLeastMillionths, words: ', at least: from what was weighed alone' }
+    : null;
 }
 
 export function annualizingWorking(
@@ -58,6 +90,13 @@ export function annualizingWorking(
 ): WorkingSaid {
   const { annualizing, spell } = rate;
   const { lost, since, chainFrom, millionths } = annualizing;
+  const figured = figuredBy(
+    'annualizing',
+    rate,
+    lost,
+    weighedOf(ledger, chainFrom, rate.index + 1),
+    millionths,
+  );
   const steps = gasSteps(ledger, chainFrom, rate.index + 1, system);
   if (steps.length > 1)
     steps.push(`One chain: gas for the same leak, ${labelOf(labels, rate.gasDay.leakId ?? '')}`);
@@ -66,9 +105,9 @@ export function annualizingWorking(
     steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
   return {
     formula:
-      lost === null || spell.fullCharge === null || millionths === null
-        ? 'Unknown: a weight or the full charge is missing'
-        : `${massFigure(lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(millionths, decimals)}`,
+      figured === null || spell.fullCharge === null
+        ? MISSING
+        : `${massFigure(figured.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
     steps,
     source: '40 CFR 82.152 and 84.102, annualizing',
   };
@@ -81,12 +120,19 @@ export function rollingWorking(
   decimals = ALL_DECIMALS,
 ): WorkingSaid {
   const { rolling, spell, gasDay } = rate;
-  const first = ledger.days.findIndex((each) => each.day >= rolling.from);
+  const first = firstIndexFrom(ledger, rolling.from);
+  const figured = figuredBy(
+    'rolling',
+    rate,
+    rolling.lost,
+    weighedOf(ledger, first, rate.index + 1),
+    rolling.millionths,
+  );
   return {
     formula:
-      rolling.lost === null || spell.fullCharge === null || rolling.millionths === null
-        ? 'Unknown: a weight or the full charge is missing'
-        : `${massFigure(rolling.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(rolling.millionths, decimals)}`,
+      figured === null || spell.fullCharge === null
+        ? MISSING
+        : `${massFigure(figured.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
     steps: [
       `Window: ${dayWords(rolling.from)} to ${dayWords(gasDay.day)}`,
       ...(rolling.afterRepair
@@ -125,14 +171,15 @@ export function headroomWorking(
   system: MassSystem,
   labels: LeakLabels = new Map(),
 ): WorkingSaid {
-  const { thresholdPercent, fullCharge, earned, spent, free, since, windowFrom, on, method } = headroom;
+  const { thresholdPercent, fullCharge, earned, spent, free, since, windowFrom, on, method, notWeighed } =
+    headroom;
   const share = `${String(thresholdPercent)} % × ${massFigure(fullCharge, system)}`;
   const figure = headroom.pack.threshold[standing.present.category];
   return {
     formula:
       since === null
-        ? `${share} − ${massFigure(spent, system)} = ${massFigure(free, system)}`
-        : `${share} × ${daysWords(since.days)} ÷ 365 − ${massFigure(spent, system)} = ${massFigure(free, system)}`,
+        ? `${share} − ${massFigure(spent, system)} = ${roomFigure(free, system)}`
+        : `${share} × ${daysWords(since.days)} ÷ 365 − ${massFigure(spent, system)} = ${roomFigure(free, system)}`,
     steps: [
       `As of ${dayWords(on)}, ${METHOD_WORDS[method]}`,
       ...(since === null ? [] : [sinceWords(since)]),
@@ -140,6 +187,9 @@ export function headroomWorking(
       ...(headroom.leakId === null
         ? []
         : [`Taken as gas for leak ${labelOf(labels, headroom.leakId)}, which is still open`]),
+      ...(notWeighed.length > 0
+        ? [`${notWeighedWords(notWeighed.map(dayText))}: what was weighed alone leaves nothing`]
+        : []),
       ...(spent > earned ? ['Less than nothing counts as nothing'] : []),
     ],
     source: `${PACK_WORDS[headroom.pack.id]}, ${figure?.source.cite ?? headroom.pack.source.cite}`,

@@ -42,8 +42,8 @@ const toolEntry = <Kind extends string>(kind: Kind) =>
   >;
 
 export const FULL_CHARGE_METHODS = ['maker', 'calculated', 'weighed', 'range'] as const;
-export const ADDED_REASONS = ['topOff', 'recharge', 'seasonal', 'commission', 'retrofit'] as const;
-export const RECOVERED_REASONS = ['repair', 'seasonal', 'retrofit', 'retire'] as const;
+export const ADDED_REASONS = ['topOff', 'recharge', 'seasonal', 'commission', 'retrofit', 'moved'] as const;
+export const RECOVERED_REASONS = ['repair', 'seasonal', 'retrofit', 'retire', 'moved'] as const;
 export const RECOVERED_INTO = ['cylinder', 'outdoors'] as const;
 export const TEST_GASES = ['nitrogen', 'nitrogenTrace', 'nitrogenHydrogen', 'refrigerant'] as const;
 export const EXTENSION_GROUNDS = ['parts', 'otherRule', 'radiological'] as const;
@@ -59,6 +59,8 @@ const weighed = {
   mass: f.mass.nullable(),
   massUnknown: f.maybe(f.filledText),
   cylinderId: f.maybe(f.text),
+  /** the same text in both entries of gas that was moved from one machine to another */
+  moveId: f.maybe(f.text),
 };
 
 export const entrySchema = z.discriminatedUnion('kind', [

@@ -18,7 +18,7 @@ export type SenseError =
   | { code: 'rangeReversed'; field: 'high' }
   | { code: 'supersedesDead'; field: 'supersedes' }
   /** only hydrocarbons may be let out, and only where the law allows it */
-  | { code: 'notToBeLetOut'; field: 'into'; refrigerant: string };
+  | { code: 'notToBeLetOut'; field: 'into'; refrigerant: string | null };
 
 export const SENSE_WARNINGS = [
   'retiredMachine',
@@ -41,8 +41,8 @@ export interface Sense {
 export interface MachineFacts {
   /** up to today */
   history: MachineHistory;
-  /** the refrigerant in force on the entry's day */
-  refrigerant: string;
+  /** the refrigerant in force on the entry's day; null where nobody knows it */
+  refrigerant: string | null;
   /** full charge in force on the entry's day */
   fullCharge: ExactGrams | null;
   /** recovered for repair and not yet put back */
@@ -94,12 +94,13 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
   if (history.retiredOn !== null && day > history.retiredOn) warnings.push('retiredMachine');
   if (history.appliance.installedOn != null && day < dayOf(history.appliance.installedOn))
     warnings.push('beforeInstallation');
-  if (cylinder && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== machine.refrigerant)
+  const gas = machine.refrigerant;
+  if (cylinder && gas !== null && isRefrigerant(cylinder.refrigerant) && cylinder.refrigerant !== gas)
     warnings.push('wrongRefrigerant');
   if (entry.kind === 'refrigerantRecovered') {
-    const kept = isRefrigerant(machine.refrigerant) && !isHydrocarbon(refrigerant(machine.refrigerant));
+    const kept = gas === null || (isRefrigerant(gas) && !isHydrocarbon(refrigerant(gas)));
     if (entry.into === 'outdoors' && kept)
-      errors.push({ code: 'notToBeLetOut', field: 'into', refrigerant: machine.refrigerant });
+      errors.push({ code: 'notToBeLetOut', field: 'into', refrigerant: gas });
     return { errors, warnings, fullChargeUnknown: false };
   }
   const earlier = history.gas.some(

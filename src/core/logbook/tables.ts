@@ -41,7 +41,10 @@ export const siteRow = f.row({
   packs: z.array(f.packId),
   altitudeM: f.maybe(z.number()),
   leakRateMethod: f.maybe(z.array(f.row({ from: f.calendarDate, method: z.enum(f.METHODS) }))),
+  /** whose it was before the first of `owners`, or all along where there is no list */
   ownerId: f.maybe(f.text),
+  /** whose it was from which day */
+  owners: f.maybe(z.array(f.row({ from: f.calendarDate, ownerId: f.text.nullable() }))),
   address: f.maybe(f.text),
   country: f.maybe(f.text),
   /** who has the key, when, where to park */
@@ -57,6 +60,8 @@ export const personRow = f.row({
   certificates: f.maybe(
     z.array(f.row({ scheme: f.maybe(f.text), number: f.maybe(f.text), expires: f.maybe(f.calendarDate) })),
   ),
+  /** from then on nobody chooses them */
+  leftOn: f.maybe(f.calendarDate),
 });
 
 export const applianceRow = f.row({
@@ -65,7 +70,8 @@ export const applianceRow = f.row({
   name: f.text,
   kind: z.enum(APPLIANCE_KINDS),
   category: f.category,
-  refrigerant: f.refrigerantName,
+  /** null: nobody knows it yet */
+  refrigerant: f.refrigerantName.nullable(),
   installedOn: f.maybe(f.calendarDate),
   hermetic: f.maybe(f.flag),
   automaticDetection: f.maybe(f.detection),

@@ -59,6 +59,9 @@ export function grams(exact: ExactGrams): number {
   return Number(halfUp(exact, FOUR_PLACES)) / 1e4;
 }
 
+/** Grams with 9 decimals, rounded down: what may still be added is never said too large. */
+export const gramsDown = (exact: ExactGrams): number => Number(exact / PER_NANO) / 1e9;
+
 export type MassRefusal =
   | { reason: 'empty' }
   | { reason: 'notAMass'; text: string }
@@ -127,6 +130,29 @@ export function massText(gramsValue: number, system: MassSystem): string {
   return ounces % 16 === 0
     ? `${sign}${String(ounces / 16)} lb`
     : `${sign}${String(Math.floor(ounces / 16))} lb ${String(ounces % 16)} oz`;
+}
+
+/** Steps in which `massText` prints a mass, in tenths of a nanogram. */
+function printedStep(size: number, system: MassSystem): bigint {
+  const tenthsOf = (unit: MassUnit): bigint => UNITS[unit].nanograms * 10n;
+  if (system === 'kilograms')
+    return size < 10
+      ? tenthsOf('g') / 10n
+      : size < 1000
+        ? tenthsOf('g')
+        : tenthsOf('kg') / (size < 100_000 ? 100n : 10n);
+  const pounds = size / 453.59237;
+  return pounds >= 100 ? tenthsOf('lb') / 10n : pounds < 1 ? tenthsOf('oz') / 10n : tenthsOf('oz');
+}
+
+/**
+ * What may still be added, for people: rounded down in the unit shown, so that typing it never exceeds. Grams from `gramsDown`.
+ * `roomText(816.4662, 'pounds')` // => '1 lb 12 oz'
+ */
+export function roomText(gramsValue: number, system: MassSystem): string {
+  const step = printedStep(gramsValue, system);
+  const tenths = BigInt(Math.round(gramsValue * 1e9)) * 10n;
+  return massText(Number((tenths / step) * step) / 1e10, system);
 }
 
 const trimmed = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));

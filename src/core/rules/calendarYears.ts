@@ -1,5 +1,5 @@
 /** Sums per calendar year, and the chronic leakers: a share of the full charge or more within one year. */
-import { civil, firstOfMarch, newYearsDay, dayOf } from '../quantity/day';
+import { type Day, civil, firstOfMarch, newYearsDay, dayOf } from '../quantity/day';
 import { roundedQuotient } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { MachineHistory } from '../logbook/history';
@@ -14,6 +14,10 @@ export interface CalendarYear {
   /** millionths of a percent, each day by its own full charge; null where something counts without one */
   millionths: number | null;
   unknownAdditions: number;
+  /** days on which gas was taken out that nobody weighed, and that what counts here may have put back */
+  takenOut: readonly Day[];
+  /** percent of the full charge from which the year is chronic: the lowest of the packs that covered in it */
+  chronicPercent: number;
   chronic: boolean;
   additions: readonly AdditionRate[];
 }
@@ -51,6 +55,8 @@ export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
       net: additions.reduce((sum, each) => (sum + each.gasDay.net) as ExactGrams, NO_MASS),
       millionths,
       unknownAdditions: additions.filter((each) => each.gasDay.unknown).length,
+      takenOut: [...new Set(additions.flatMap((each) => each.gasDay.mayRepay))],
+      chronicPercent: limit,
       chronic: millionths !== null && millionths >= limit * PERCENT_SCALE,
       additions,
     };

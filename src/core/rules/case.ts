@@ -97,7 +97,8 @@ export const openedCase = (pack: Pack, day: Day, openedBy: AdditionRate | null, 
 
 /** Whether an addition exceeds under a pack: null where that cannot be judged; without coverage it does not. */
 export function judgement(addition: AdditionRate, pack: Pack): boolean | null {
-  if (addition.gasDay.unknown) return null;
   const exceeds = addition.exceeds[pack.id];
+  if (exceeds === true) return true;
+  if (addition.gasDay.unknown) return null;
   return exceeds === undefined ? false : exceeds;
 }

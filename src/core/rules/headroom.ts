@@ -15,8 +15,8 @@ import {
   YEAR_DAYS,
   daysSince,
   firstIndexFrom,
-  sumOf,
   thresholdOn,
+  weighedOf,
   windowStart,
 } from './leakRate';
 import type { LeakAccount } from './leaks';
@@ -32,9 +32,11 @@ export interface Headroom {
   allowance: ExactGrams;
   /** what the days since the last gas have earned of it; all of it by the rolling average */
   earned: ExactGrams;
-  /** what the chain or the window holds already */
+  /** what the chain or the window holds already; at least that where some of it was not weighed */
   spent: ExactGrams;
   free: ExactGrams;
+  /** days of the chain or the window that nobody weighed; what was weighed alone leaves no room then */
+  notWeighed: readonly Day[];
   since: DaysSince | null;
   windowFrom: Day | null;
   /** the leak that the addition is taken to carry */
@@ -85,44 +87,45 @@ export function headroom(
   if (method === 'rolling') {
     const window = windowStart(ledger, on);
     const first = firstIndexFrom(ledger, window.from);
-    const spent = sumOf(ledger, first, ledger.days.length);
-    if (spent === null) return notWeighed(ledger, first);
-    const free = (allowance > spent ? allowance - spent : 0n) as ExactGrams;
-    return {
-      known: true,
-      headroom: {
-        ...common,
-        allowance,
-        earned: allowance,
-        spent,
-        free,
-        since: null,
-        windowFrom: window.from,
-        leakId: null,
-      },
-    };
+    return roomOver(ledger, first, {
+      ...common,
+      allowance,
+      earned: allowance,
+      since: null,
+      windowFrom: window.from,
+      leakId: null,
+    });
   }
 
   const chain = chainOfNext(ledger, on, account);
-  const spent = sumOf(ledger, chain.from, ledger.days.length);
-  if (spent === null) return notWeighed(ledger, chain.from);
   const since = daysSince(ledger, chain.from, ledger.days[chain.from]?.day ?? on, on);
   const earned = halfUp(
     share(fullCharge, percent, since.days),
     PERCENT_UNIT * BigInt(YEAR_DAYS),
   ) as ExactGrams;
-  const free = (earned > spent ? earned - spent : NO_MASS) as ExactGrams;
-  return {
-    known: true,
-    headroom: { ...common, allowance, earned, spent, free, since, windowFrom: null, leakId: chain.leakId },
-  };
+  return roomOver(ledger, chain.from, {
+    ...common,
+    allowance,
+    earned,
+    since,
+    windowFrom: null,
+    leakId: chain.leakId,
+  });
 }
 
-const notWeighed = (ledger: GasLedger, from: number): HeadroomAnswer => ({
-  known: false,
-  why: 'notWeighed',
-  days: ledger.days.slice(from).flatMap((each) => (each.unknown ? [each.day] : [])),
-});
+/** What is left of what was earned over the days from an index on: nothing, where what was weighed alone leaves nothing. */
+function roomOver(
+  ledger: GasLedger,
+  from: number,
+  earned: Omit<Headroom, 'spent' | 'free' | 'notWeighed'>,
+): HeadroomAnswer {
+  const spent = weighedOf(ledger, from, ledger.days.length);
+  const notWeighed = ledger.days.slice(from).flatMap((each) => (each.unknown ? [each.day] : []));
+  if (notWeighed.length > 0 && spent < earned.earned)
+    return { known: false, why: 'notWeighed', days: notWeighed };
+  const free = (earned.earned > spent ? earned.earned - spent : NO_MASS) as ExactGrams;
+  return { known: true, headroom: { ...earned, spent, free, notWeighed } };
+}
 
 /**
  * The chain of an addition on `on`. It is taken to carry the leak of the last gas day, unless that day is

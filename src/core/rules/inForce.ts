@@ -18,7 +18,8 @@ import type { Packs } from './packs/shipped';
 export interface Spell {
   from: Day;
   fullCharge: ExactGrams | null;
-  refrigerant: Refrigerant;
+  /** null: nobody knows it */
+  refrigerant: Refrigerant | null;
   category: Category;
   detection: Detection;
   hermetic: boolean;
@@ -55,8 +56,14 @@ export const co2eAtLeast = (value: bigint, tonnes: number): boolean =>
 type Facts = Omit<Spell, 'covering'>;
 
 /** Every figure of a clause counts; the values are those of the day. */
-function clauseHolds(clause: Clause, facts: Facts, fullCharge: ExactGrams, day: Day): boolean {
-  const { kinds, gwpTenThousandths } = facts.refrigerant;
+function clauseHolds(
+  clause: Clause,
+  facts: Facts,
+  refrigerant: Refrigerant,
+  fullCharge: ExactGrams,
+  day: Day,
+): boolean {
+  const { kinds, gwpTenThousandths } = refrigerant;
   if (clause.containsAny && !clause.containsAny.some((kind) => kinds.has(kind))) return false;
   if (clause.containsNone?.some((kind) => kinds.has(kind))) return false;
   if (clause.notLightCommercialAirConditioning && facts.lightCommercialAirConditioning) return false;
@@ -67,15 +74,15 @@ function clauseHolds(clause: Clause, facts: Facts, fullCharge: ExactGrams, day: 
   const least = (facts.hermetic ? clause.hermeticFullChargeAtLeast : undefined) ?? clause.fullChargeAtLeast;
   if (least && fullCharge < massFigureOn(least, day)) return false;
   const leastCo2e = (facts.hermetic ? clause.hermeticCo2eAtLeast : undefined) ?? clause.co2eAtLeast;
-  return !leastCo2e || co2eAtLeast(co2e(fullCharge, facts.refrigerant), valueOn(leastCo2e, day));
+  return !leastCo2e || co2eAtLeast(co2e(fullCharge, refrigerant), valueOn(leastCo2e, day));
 }
 
 function covers(pack: Pack, facts: Facts): boolean {
-  const { fullCharge, from: day } = facts;
-  if (fullCharge === null || pack.onlyWhereNoOther) return false;
+  const { fullCharge, refrigerant: gas, from: day } = facts;
+  if (fullCharge === null || gas === null || pack.onlyWhereNoOther) return false;
   if (pack.from !== null && day < dayOf(pack.from)) return false;
   if (pack.threshold[facts.category] === null) return false;
-  return pack.covers.some((clause) => clauseHolds(clause, facts, fullCharge, day));
+  return pack.covers.some((clause) => clauseHolds(clause, facts, gas, fullCharge, day));
 }
 
 function coveringPacks(packs: readonly Pack[], facts: Facts): Pack[] {
@@ -132,7 +139,7 @@ export function inForce(history: MachineHistory, site: Site, packs: Packs): InFo
   const { appliance } = history;
   let facts: Omit<Facts, 'from'> = {
     fullCharge: null,
-    refrigerant: refrigerant(appliance.refrigerant),
+    refrigerant: appliance.refrigerant == null ? null : refrigerant(appliance.refrigerant),
     category: appliance.category,
     detection: appliance.automaticDetection ?? 'none',
     hermetic: appliance.hermetic ?? false,

@@ -112,12 +112,13 @@ export function regularInterval(pack: Pack, spell: Spell, day: Day): number | nu
   ) {
     return null;
   }
+  const gas = spell.refrigerant;
   const measure = rule.measures.find(
-    (each) => each.contains === null || spell.refrigerant.kinds.has(each.contains),
+    (each) => each.contains === null || gas?.kinds.has(each.contains) === true,
   );
   const band = measure?.bands.find(({ atLeast }) =>
     measure.by === 'co2e'
-      ? co2eAtLeast(co2e(charge, spell.refrigerant), valueOn(atLeast, day))
+      ? gas !== null && co2eAtLeast(co2e(charge, gas), valueOn(atLeast, day))
       : charge >= massFigureOn(atLeast, day),
   );
   if (!band) return null;

@@ -80,8 +80,12 @@ export function gasLedger(
 /** Sum of net over indexes from … to (exclusive), null where one of them is unknown. */
 export function sumOf(ledger: GasLedger, from: number, to: number): ExactGrams | null {
   if ((ledger.unknownBefore[to] ?? 0) > (ledger.unknownBefore[from] ?? 0)) return null;
-  return ((ledger.netBefore[to] ?? NO_MASS) - (ledger.netBefore[from] ?? NO_MASS)) as ExactGrams;
+  return weighedOf(ledger, from, to);
 }
+
+/** Sum of what was weighed over indexes from … to (exclusive): the least that counts where a day is unknown. */
+export const weighedOf = (ledger: GasLedger, from: number, to: number): ExactGrams =>
+  ((ledger.netBefore[to] ?? NO_MASS) - (ledger.netBefore[from] ?? NO_MASS)) as ExactGrams;
 
 /** First index at or after `guess` whose day is `day` or later. */
 export function firstIndexFrom(ledger: GasLedger, day: Day, guess = 0): number {
@@ -130,6 +134,8 @@ export interface AdditionRate {
   rolling: { millionths: number | null; from: Day; afterRepair: boolean; lost: ExactGrams | null };
   /** by the site's method */
   millionths: number | null;
+  /** by the site's method from what was weighed alone, where `millionths` is unknown for lack of a weight */
+  atLeastMillionths: number | null;
   exceeds: Partial<Record<PackId, boolean | null>>;
 }
 
@@ -157,19 +163,24 @@ function rateOf(
   const window = windowStart(ledger, day);
   guesses.window = firstIndexFrom(ledger, window.from, guesses.window);
   const windowLost = sumOf(ledger, guesses.window, index + 1);
+  const method = methodOn(force.site, day);
+  const weighedAlone = (charge: ExactGrams): number =>
+    method === 'annualizing'
+      ? annualizingMillionths(weighedOf(ledger, chainFrom, index + 1), charge, since.days)
+      : rollingMillionths(weighedOf(ledger, guesses.window, index + 1), charge);
   const annualizing =
     chainLost === null || fullCharge === null
       ? null
       : annualizingMillionths(chainLost, fullCharge, since.days);
   const rolling =
     windowLost === null || fullCharge === null ? null : rollingMillionths(windowLost, fullCharge);
-  const method = methodOn(force.site, day);
   const millionths = method === 'annualizing' ? annualizing : rolling;
+  const atLeastMillionths = millionths === null && fullCharge !== null ? weighedAlone(fullCharge) : null;
   const exceeds: AdditionRate['exceeds'] = {};
   if (fullCharge !== null) {
     for (const pack of spell.covering) {
-      exceeds[pack.id] =
-        millionths === null ? null : millionths > thresholdOn(pack, spell, day) * PERCENT_SCALE;
+      const limit = thresholdOn(pack, spell, day) * PERCENT_SCALE;
+      exceeds[pack.id] = millionths === null ? (atLeastMillionths ?? 0) > limit || null : millionths > limit;
     }
   }
   return {
@@ -180,6 +191,7 @@ function rateOf(
     annualizing: { millionths: annualizing, chainFrom, lost: chainLost, since },
     rolling: { millionths: rolling, from: window.from, afterRepair: window.afterRepair, lost: windowLost },
     millionths,
+    atLeastMillionths,
     exceeds,
   };
 }

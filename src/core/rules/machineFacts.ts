@@ -9,7 +9,7 @@ export function machineFacts(entry: Entry, standing: Standing): MachineFacts {
   const spell = spellOn(standing.force, dayOf(entry.on));
   return {
     history: standing.history,
-    refrigerant: spell.refrigerant.name,
+    refrigerant: spell.refrigerant?.name ?? null,
     fullCharge: spell.fullCharge,
     repairBalance: standing.balances.repair,
   };

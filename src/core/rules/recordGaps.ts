@@ -4,7 +4,7 @@
  */
 import type { Person } from '../logbook/tables';
 import { type Day, dayOf } from '../quantity/day';
-import { stateOf } from './obligation';
+import { type ObligationKind, stateOf } from './obligation';
 import type { Standing } from './standing';
 
 export type RecordGap =
@@ -15,7 +15,7 @@ export type RecordGap =
   | { code: 'testWithoutConditions'; day: Day; missing: ('section' | 'testGas' | 'atJoint' | 'method')[] }
   | { code: 'leakWithoutPlace'; day: Day; leakId: string }
   | { code: 'inspectionWithoutMethod'; day: Day }
-  | { code: 'overdue'; day: Day; kind: string };
+  | { code: 'overdue'; day: Day; kind: ObligationKind };
 
 /** Work that only a certified person may do. */
 const CERTIFIED_WORK = ['refrigerantAdded', 'refrigerantRecovered', 'leakRepaired'];

@@ -66,6 +66,8 @@ describe('a summary', () => {
     expect(over(exceeded, '2026-06-10')).toEqual({
       on: '2026-06-01',
       percent: 47.608696,
+      bound: null,
+      takenOut: [],
       limitPercent: 20,
       pack: 'us-hfc',
       method: 'annualizing',

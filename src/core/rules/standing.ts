@@ -20,7 +20,13 @@ import { pauses } from './mothballing';
 import { type Obligation, byDue } from './obligation';
 import { type Packs, SHIPPED_PACKS } from './packs/shipped';
 
-export const NOTE_CODES = ['daysUnknown', 'fullChargeUnknown', 'recoveredUnknown', 'weightUnknown'] as const;
+export const NOTE_CODES = [
+  'daysUnknown',
+  'fullChargeUnknown',
+  'recoveredUnknown',
+  'refrigerantUnknown',
+  'weightUnknown',
+] as const;
 export type NoteCode = (typeof NOTE_CODES)[number];
 
 export interface Standing {
@@ -90,7 +96,10 @@ function notesOf(
 ): NoteCode[] {
   const daysUnknown =
     additions.some(
-      (each) => each.annualizing.millionths !== null && each.annualizing.since.basis === 'unknown',
+      (each) =>
+        each.annualizing.since.basis === 'unknown' &&
+        (each.annualizing.millionths !== null ||
+          (each.method === 'annualizing' && (each.atLeastMillionths ?? 0) > 0)),
     ) ||
     (free.known && free.headroom.since?.basis === 'unknown');
   const fullChargeUnknown =
@@ -98,8 +107,10 @@ function notesOf(
   const recoveredUnknown = history.gas.some(
     ({ entry }) => entry.kind === 'refrigerantRecovered' && entry.mass === null,
   );
+  const refrigerantUnknown =
+    present.refrigerant === null || additions.some((each) => each.spell.refrigerant === null);
   const weightUnknown = additions.some((each) => each.gasDay.unknown);
-  const held = { daysUnknown, fullChargeUnknown, recoveredUnknown, weightUnknown };
+  const held = { daysUnknown, fullChargeUnknown, recoveredUnknown, refrigerantUnknown, weightUnknown };
   return NOTE_CODES.filter((code) => held[code]);
 }
 

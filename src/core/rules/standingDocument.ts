@@ -29,6 +29,7 @@ export function standingDocument(standing: Standing) {
       rollingPercent: percent(each.rolling.millionths),
       method: each.method,
       percent: percent(each.millionths),
+      atLeastPercent: percent(each.atLeastMillionths),
       exceeds: each.exceeds,
     })),
     cases: standing.cases.map((each) => ({

@@ -1,14 +1,15 @@
 /** What a list shows of a machine: its state, the rod, and what falls due next. */
 import { dayText } from '../quantity/day';
-import { type MassUnit, grams } from '../quantity/mass';
+import { type MassUnit, grams, gramsDown } from '../quantity/mass';
 import type { LeakRateMethod } from '../logbook/fields';
 import type { PackId } from '../logbook/packNames';
 import { strictestOf } from './headroom';
+import { type Bound, judgedRate } from './judgedRate';
 import type { MachineState } from './machineState';
 import { PERCENT_SCALE, thresholdOn } from './leakRate';
 import { chargedUnit } from './massSystem';
 import type { Standing } from './standing';
-import { stateOf } from './obligation';
+import { type ObligationKind, stateOf } from './obligation';
 import { type Unjudged, unjudged } from './unjudged';
 
 export type Rod =
@@ -23,6 +24,8 @@ export type Rod =
       thresholdPercent: number;
       allowanceGrams: number;
       freeGrams: number;
+      /** days that nobody weighed: what was weighed alone leaves no room */
+      notWeighed: string[];
       /** the rate of an unverified case or of today's gas that lies above the limit of its day, with that limit */
       exceeded: Exceeded | null;
     };
@@ -30,6 +33,9 @@ export type Rod =
 export interface Exceeded {
   on: string;
   percent: number;
+  bound: Bound;
+  /** days on which gas was taken out that nobody weighed, and that lies behind the rate */
+  takenOut: string[];
   limitPercent: number;
   pack: PackId;
   method: LeakRateMethod;
@@ -37,29 +43,37 @@ export interface Exceeded {
 
 /** `Unjudged` in plain figures, as the server stores it. */
 export type UnjudgedSummary =
+  | { code: 'refrigerant' }
   | { code: 'fullCharge'; atLeastGrams: number | null; wouldCover: PackId[] }
   | { code: 'notWeighed'; days: string[] };
 
-export const unjudgedSummary = (each: Unjudged): UnjudgedSummary =>
-  each.code === 'fullCharge'
-    ? {
+export function unjudgedSummary(each: Unjudged): UnjudgedSummary {
+  switch (each.code) {
+    case 'refrigerant':
+      return each;
+    case 'fullCharge':
+      return {
         code: each.code,
         atLeastGrams: each.atLeast === null ? null : grams(each.atLeast),
         wouldCover: each.wouldCover.map((pack) => pack.id),
-      }
-    : { code: each.code, days: each.days.map(dayText) };
+      };
+    case 'notWeighed':
+      return { code: each.code, days: each.days.map(dayText) };
+  }
+}
 
 export interface MachineSummary {
   id: string;
   asOf: string;
   state: MachineState;
-  refrigerant: string;
+  /** null: nobody knows it */
+  refrigerant: string | null;
   fullChargeGrams: number | null;
   packs: PackId[];
   rod: Rod;
   /** the rate of the last addition, with the method and the limit of its day */
   latest: { on: string; percent: number | null; method: LeakRateMethod; limitPercent: number | null } | null;
-  nextDue: { kind: string; due: string; pack: PackId } | null;
+  nextDue: { kind: ObligationKind; due: string; pack: PackId } | null;
   openLeaks: number;
   /** unit in which its full charge was set: lists show its weights so */
   chargedUnit: MassUnit | null;
@@ -86,14 +100,17 @@ function exceededOf(standing: Standing): Exceeded | null {
   }
   let most: Exceeded | null = null;
   for (const { addition, pack } of candidates) {
-    if (addition.millionths === null || pack.threshold[addition.spell.category] === null) continue;
+    const { bound, takenOut, ...judged } = judgedRate(addition, standing.ledger);
+    const percent = judged.percent ?? judged.atLeastPercent;
+    if (percent === null || pack.threshold[addition.spell.category] === null) continue;
     const limitPercent = thresholdOn(pack, addition.spell, addition.gasDay.day);
-    const percent = addition.millionths / PERCENT_SCALE;
     if (percent <= limitPercent || (most && percent - limitPercent <= most.percent - most.limitPercent))
       continue;
     most = {
       on: dayText(addition.gasDay.day),
       percent,
+      bound,
+      takenOut: takenOut.map(dayText),
       limitPercent,
       pack: pack.id,
       method: addition.method,
@@ -111,14 +128,15 @@ export function rodOf(standing: Standing): Rod {
       ? { limit: false, why: 'cannotJudge', unjudged: unjudgedSummary(cannot) }
       : { limit: false, why: 'noLimit', anyLeak: present.covering.some((pack) => pack.opens === 'anyLeak') };
   }
-  const { pack, method, thresholdPercent, allowance, free } = headroom.headroom;
+  const { pack, method, thresholdPercent, allowance, free, notWeighed } = headroom.headroom;
   return {
     limit: true,
     pack: pack.id,
     method,
     thresholdPercent,
-    allowanceGrams: grams(allowance),
-    freeGrams: grams(free),
+    allowanceGrams: gramsDown(allowance),
+    freeGrams: gramsDown(free),
+    notWeighed: notWeighed.map(dayText),
     exceeded: exceededOf(standing),
   };
 }
@@ -160,7 +178,7 @@ export function summaryOf(standing: Standing): MachineSummary {
     id: standing.history.appliance.id,
     asOf: dayText(asOf),
     state: stateOfMachine(standing, rod, cannot),
-    refrigerant: standing.present.refrigerant.name,
+    refrigerant: standing.present.refrigerant?.name ?? null,
     fullChargeGrams: standing.present.fullCharge === null ? null : grams(standing.present.fullCharge),
     packs: standing.present.covering.map((pack) => pack.id),
     rod,

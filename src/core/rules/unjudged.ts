@@ -11,6 +11,8 @@ import type { Pack } from './pack';
 import type { Standing } from './standing';
 
 export type Unjudged =
+  /** nobody knows what it is charged with, so no law can be said to cover it or not */
+  | { code: 'refrigerant' }
   | {
       code: 'fullCharge';
       /** the most that was seen in it at once; null where nothing was ever weighed */
@@ -57,6 +59,8 @@ export function leastFullCharge(gas: readonly GasEntry[]): ExactGrams | null {
 export function unjudged(standing: Standing): Unjudged | null {
   const { history, force, present, headroom, additions, ledger } = standing;
   if (history.retiredOn !== null || force.packs.length === 0) return null;
+  if (present.refrigerant === null && force.packs.some((pack) => !pack.onlyWhereNoOther))
+    return { code: 'refrigerant' };
   if (present.fullCharge === null) {
     const atLeast = leastFullCharge(history.gas);
     return {

@@ -104,7 +104,7 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
       detection: (appliance['automaticDetection'] ?? 'none') as string,
       hermetic: (appliance['hermetic'] ?? false) as boolean,
       light: (appliance['lightCommercialAirConditioning'] ?? false) as boolean,
-      gas: appliance['refrigerant'] as string,
+      gas: appliance['refrigerant'] as string | null,
       F: null as F | null,
     };
     for (const e of live.filter((x) => x.on <= d)) {
@@ -130,7 +130,7 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
     const gwp = sum(mix.map((c) => mul(dec(c.massShare), dec(c.gwpAr4))));
     const { F } = r;
     const found = sites.filter((p) => {
-      if (F === null || d < (FROM[p] ?? '')) return false;
+      if (F === null || r.gas === null || d < (FROM[p] ?? '')) return false;
       const tonnes = mul(mul(F, gwp), frac(1n, 1_000_000n));
       const ozone = has('CFC') || has('HCFC');
       const hfcTonnes = has('HFC') && !less(tonnes, frac(r.hermetic ? 10n : 5n));
@@ -296,7 +296,8 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
     const v = shown.filter((s) => s >= plus(d, -364) && s <= plus(d, -1)).at(-1);
     return gas.filter((g) => g.on <= d && g.on >= plus(d, -364) && (v === undefined || g.on > v));
   };
-  const known = (list: Gas[]): F | null => (list.some((g) => g.unknown) ? null : sum(list.map((g) => g.net)));
+  const weighed = (list: Gas[]): F => sum(list.map((g) => g.net));
+  const known = (list: Gas[]): F | null => (list.some((g) => g.unknown) ? null : weighed(list));
   let daysUnknown = false;
   const additions = gas
     .map((g, index) => ({ g, index }))
@@ -307,15 +308,25 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
       const lost = known(chain);
       const inWindow = known(windowOf(g.on));
       const days = daysOf(gas, chain[0]?.on ?? g.on, g.on);
-      const annualizing =
-        lost && F
-          ? round(mul(frac(lost.n * F.d * 36500n, lost.d * F.n), frac(1n, BigInt(days.days))), 6)
-          : null;
-      const rolling = inWindow && F ? round(frac(inWindow.n * F.d * 100n, inWindow.d * F.n), 6) : null;
+      const yearly = (loss: F, charge: F) =>
+        round(mul(frac(loss.n * charge.d * 36500n, loss.d * charge.n), frac(1n, BigInt(days.days))), 6);
+      const shareOf = (loss: F, charge: F) => round(frac(loss.n * charge.d * 100n, loss.d * charge.n), 6);
+      const annualizing = lost && F ? yearly(lost, F) : null;
+      const rolling = inWindow && F ? shareOf(inWindow, F) : null;
       if (annualizing !== null && days.unknown) daysUnknown = true;
-      const percent = method(g.on) === 'annualizing' ? annualizing : rolling;
+      const byYear = method(g.on) === 'annualizing';
+      const percent = byYear ? annualizing : rolling;
+      let atLeast: number | null = null;
+      if (percent === null && F) {
+        atLeast = byYear ? yearly(weighed(chain), F) : shareOf(weighed(windowOf(g.on)), F);
+        if (byYear && atLeast > 0 && days.unknown) daysUnknown = true;
+      }
       const exceeds: Record<string, boolean | null> = {};
-      if (F) for (const p of covers(g.on)) exceeds[p] = percent === null ? null : percent > limit(p, g.on);
+      if (F)
+        for (const p of covers(g.on)) {
+          const most = percent ?? atLeast ?? 0;
+          exceeds[p] = most > limit(p, g.on) ? true : percent === null ? null : false;
+        }
       return {
         on: g.on,
         net: g.net,
@@ -325,6 +336,8 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
         rolling,
         method: method(g.on),
         percent,
+        atLeast,
+        gas: record(g.on).gas,
         exceeds,
       };
     });
@@ -337,21 +350,20 @@ export function naive(site: Row, appliance: Row, all: Row[], T: string) {
       .map((p) => limit(p, T));
     if (retired !== null || !F || limits.length === 0) return null;
     const allowance = mul(F, dec(Math.min(...limits) / 100));
-    const left = (a: F, b: F) => (less(a, b) ? 0 : round(sub(a, b), 4));
-    if (method(T) === 'rolling') {
-      const used = known(windowOf(T));
-      return used && left(allowance, used);
-    }
+    const left = (earned: F, used: Gas[]) => {
+      if (!less(weighed(used), earned)) return 0;
+      return known(used) ? round(sub(earned, weighed(used)), 4) : null;
+    };
+    if (method(T) === 'rolling') return left(allowance, windowOf(T));
     const last = gas.at(-1);
     const verified = strict.filter((l) => l.id === last?.mark).at(-1)?.state === 'verified';
     const mark = last && !(last.on < T && verified) ? last.mark : null;
     const list = last?.on === T ? gas : [...gas, { on: T, net: zero, unknown: false, mark }];
     const chain = chainOf(list, list.length - 1);
-    const lost = known(chain);
-    if (!lost) return null;
     const days = daysOf(list, chain[0]?.on ?? T, T);
-    if (days.unknown) daysUnknown = true;
-    return left(mul(allowance, frac(BigInt(days.days), 365n)), lost);
+    const free = left(mul(allowance, frac(BigInt(days.days), 365n)), chain);
+    if (free !== null && days.unknown) daysUnknown = true;
+    return free;
   })();
 
   const years = [...new Set(additions.map((a) => a.on.slice(0, 4)))].map((year) => {

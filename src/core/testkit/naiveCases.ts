@@ -138,7 +138,8 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
       for (let d = firstDay; d <= T; d = plus(d, 1)) {
         const a = additions.find((x) => x.on === d);
         if (a && !anyLeak) {
-          const exceeds = a.unknown ? null : pack in a.exceeds ? a.exceeds[pack] : false;
+          const said = pack in a.exceeds ? a.exceeds[pack] : false;
+          const exceeds = said === true ? true : a.unknown ? null : said;
           const c = running();
           if (!c) {
             if (exceeds === true && (retired === null || d <= retired)) open(d);
@@ -479,6 +480,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
     ...(n.daysUnknown ? ['daysUnknown'] : []),
     ...(now.F === null || additions.some((a) => a.F === null) ? ['fullChargeUnknown'] : []),
     ...(of('refrigerantRecovered').some((e) => e['mass'] == null) ? ['recoveredUnknown'] : []),
+    ...(now.gas === null || additions.some((a) => a.gas === null) ? ['refrigerantUnknown'] : []),
     ...(additions.some((a) => a.unknown) ? ['weightUnknown'] : []),
   ];
   return {
@@ -492,6 +494,7 @@ export function naiveDocument(site: Row, appliance: Row, all: Row[], T: string) 
       rollingPercent: a.rolling,
       method: a.method,
       percent: a.percent,
+      atLeastPercent: a.atLeast,
       exceeds: a.exceeds,
     })),
     cases: listed

@@ -5,7 +5,7 @@
 import fc from 'fast-check';
 import { type Logbook, readLogbook } from '../logbook/logbook';
 import { PACK_IDS } from '../logbook/packNames';
-import { addDays, dayOf, dayText } from '../quantity/day';
+import { addDays, addMonths, dayOf, dayText } from '../quantity/day';
 import type { Row } from './naive';
 
 const FIRST = dayOf('2025-06-01');
@@ -18,7 +18,7 @@ const mass = pounds.map((value) => ({ value, unit: 'lb' }));
 const maybePack = fc.option(fc.constantFrom(...PACK_IDS), { nil: null, freq: 3 });
 const weighed = fc.oneof(
   { weight: 8, arbitrary: mass.map((m) => ({ mass: m })) },
-  { weight: 1, arbitrary: fc.constant({ mass: null, massUnknown: 'no scale' }) },
+  { weight: 2, arbitrary: fc.constant({ mass: null, massUnknown: 'no scale' }) },
 );
 
 const kinds = fc.oneof(
@@ -27,7 +27,7 @@ const kinds = fc.oneof(
     arbitrary: fc
       .tuple(
         weighed,
-        fc.constantFrom('topOff', 'topOff', 'topOff', 'recharge', 'seasonal', 'commission'),
+        fc.constantFrom('topOff', 'topOff', 'topOff', 'recharge', 'seasonal', 'commission', 'moved'),
         fc.option(leak),
       )
       .map(([w, reason, leakId]) => ({ kind: 'refrigerantAdded', ...w, reason, leakId })),
@@ -35,7 +35,7 @@ const kinds = fc.oneof(
   {
     weight: 2,
     arbitrary: fc
-      .tuple(weighed, fc.constantFrom('repair', 'seasonal', 'retire'))
+      .tuple(weighed, fc.constantFrom('repair', 'seasonal', 'retire', 'moved'))
       .map(([w, reason]) => ({ kind: 'refrigerantRecovered', ...w, reason })),
   },
   { weight: 4, arbitrary: leak.map((leakId) => ({ kind: 'leakFound', leakId })) },
@@ -112,6 +112,22 @@ export const event = fc.tuple(
   fc.option(fc.integer({ min: 0, max: 23 }), { nil: null, freq: 2 }),
 );
 
+/** What happens on a day on which an inspection falls due after the second test, or on the day before or after it. */
+const anniversary = fc.record({
+  kind: fc.constantFrom(
+    { kind: 'refrigerantAdded', mass: { value: 400, unit: 'lb' }, reason: 'topOff' },
+    { kind: 'refrigerantAdded', mass: { value: 400, unit: 'lb' }, reason: 'topOff' },
+    { kind: 'refrigerantAdded', mass: { value: 1, unit: 'lb' }, reason: 'topOff' },
+    { kind: 'leakInspection', allAccessibleInspected: true },
+    { kind: 'detectionCheck' },
+    { kind: 'applianceChanged', automaticDetection: 'whole' },
+    { kind: 'retrofitted', toRefrigerant: 'R-448A' },
+    { kind: 'retired' },
+  ) as fc.Arbitrary<Record<string, unknown> & { kind: string }>,
+  months: fc.constantFrom(0, 3, 6, 9, 12, 15, 24),
+  off: fc.constantFrom(-1, 0, 1),
+});
+
 /** A case as it usually goes, with steps left out by chance, so that every end of a case is reached. */
 const course = fc
   .record({
@@ -122,8 +138,9 @@ const course = fc
     next: fc.constantFrom(null, [40, 1], [200, 1], [60, 40], [150, 65], [366, 65], [364, 65]),
     after: fc.constantFrom('unrelatedLeak', 'unrelatedLeak', 'planFiled', 'planCompleted', null),
     reopened: fc.option(fc.integer({ min: 1, max: 60 }), { freq: 1, nil: null }),
+    anniversaries: fc.array(anniversary, { maxLength: 3 }),
   })
-  .map(({ start, gaps, dropped, evacuated, next, after, reopened }) => {
+  .map(({ start, gaps, dropped, evacuated, next, after, reopened, anniversaries }) => {
     let day = start;
     const at = (
       kind: Record<string, unknown> & { kind: string },
@@ -144,6 +161,12 @@ const course = fc
       at({ kind: 'verificationTest', stage: 'initial', result: 'pass', leakIds: [] }, gaps[2] ?? 0),
       at({ kind: 'verificationTest', stage: 'followUp', result: 'pass', leakIds: [] }, gaps[3] ?? 0),
     ].filter((_, index) => index !== dropped);
+    const verified = addDays(FIRST, day);
+    const anniversaryDays = anniversaries.map(({ kind, months, off }): (typeof steps)[number] => [
+      kind,
+      dayText(addDays(addMonths(verified, months), off)),
+      null,
+    ]);
     if (next) steps.push(at(topOffOf(next[1] ?? 1), next[0] ?? 1));
     if (after === 'planCompleted') steps.push(at({ kind: 'planFiled', plan: 'retire' }, 3));
     if (after)
@@ -168,12 +191,12 @@ const course = fc
         at(topOffOf(reopened % 2 === 0 ? 65 : 1), reopened),
       );
     }
-    return steps;
+    return [...steps, ...anniversaryDays];
   });
 
 export const scene = fc.record({
   packs: fc.uniqueArray(fc.constantFrom(...PACK_IDS), { minLength: 1, maxLength: 4 }),
-  refrigerant: fc.constantFrom('R-448A', 'R-448A', 'R-22', 'R-408A', 'R-404A', 'R-1234yf', 'R-290'),
+  refrigerant: fc.constantFrom('R-448A', 'R-448A', 'R-22', 'R-408A', 'R-404A', 'R-1234yf', 'R-290', null),
   category: fc.constantFrom('commercialRefrigeration', 'industrialProcess', 'comfortCooling'),
   charge: fc.option(fc.constantFrom(55, 100, 250, 600, 1600, 2100), { nil: null, freq: 20 }),
   installedOn: fc.option(fc.constantFrom('2018-05-01', '2024-02-29', '2025-08-31', '2026-01-31')),

@@ -46,7 +46,8 @@ export const KILLS: readonly CautionCode[] = [
 ];
 
 export interface CautionFacts {
-  refrigerant: string;
+  /** null: nobody knows it, so it may burn and be toxic */
+  refrigerant: string | null;
   kind: ApplianceKind;
   /** a leak was found, or parts stand, on a roof */
   roof: boolean;
@@ -66,9 +67,9 @@ const HANDS_ON: readonly Step[] = [
 ];
 
 export function cautionsOf(step: Step, facts: CautionFacts): CautionCode[] {
-  const { name, safetyClass } = refrigerant(facts.refrigerant);
-  const flammable = isFlammable(name);
-  const toxic = safetyClass.startsWith('B');
+  const gas = facts.refrigerant === null ? null : refrigerant(facts.refrigerant);
+  const flammable = gas === null || isFlammable(gas.name);
+  const toxic = gas === null || gas.safetyClass.startsWith('B');
   const handsOn = HANDS_ON.includes(step);
   const at = (...steps: Step[]): boolean => steps.includes(step);
   const held: Record<CautionCode, boolean> = {
@@ -76,7 +77,7 @@ export function cautionsOf(step: Step, facts: CautionFacts): CautionCode[] {
     flammableAir: flammable && (at('arrive', 'search', 'isolate', 'charge') || (handsOn && at('read'))),
     flammableHotWork: flammable && at('repair'),
     hotWork: !flammable && at('repair'),
-    carbonDioxide: name === 'R-744' && (handsOn || at('arrive')),
+    carbonDioxide: (gas === null || gas.name === 'R-744') && (handsOn || at('arrive')),
     lockedRoom: ['walkIn', 'rack', 'condensingUnit'].includes(facts.kind) && at('arrive', 'search'),
     roof: (facts.roof || ['walkIn', 'rack', 'condensingUnit'].includes(facts.kind)) && at('before', 'arrive'),
     lockOut: at('read', 'repair'),
@@ -94,7 +95,7 @@ export function cautionsOf(step: Step, facts: CautionFacts): CautionCode[] {
     liveMeasuring: at('read', 'prove'),
     inverterAmps: at('read', 'prove'),
     liquidInSips: at('charge'),
-    hydrocarbonOutdoors: at('isolate') && isHydrocarbon(refrigerant(name)),
+    hydrocarbonOutdoors: at('isolate') && gas !== null && isHydrocarbon(gas),
   };
   return CAUTIONS.filter((code) => held[code]);
 }

@@ -4,6 +4,7 @@
  */
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import { type Day, civil } from '../quantity/day';
+import { type Bound, boundOf } from '../rules/judgedRate';
 import type { Leak } from '../rules/leaks';
 import type { Standing } from '../rules/standing';
 import { valueOf } from './stated';
@@ -14,6 +15,8 @@ export type LossUnknown =
   | { code: 'notWeighed'; days: readonly Day[] }
   /** found empty, and no gas has gone in since: what it had lost is not known yet */
   | { code: 'foundEmpty'; on: Day }
+  /** gas was taken out that nobody weighed, and what was put back since counts as lost: less may have been */
+  | { code: 'takenOut'; days: readonly Day[] }
   /** a leak was not repaired, or no gas went in since it was: what is missing by now is not weighed in yet */
   | { code: 'leakOpen' };
 
@@ -23,6 +26,8 @@ export interface YearLoss {
   /** millionths of a percent of the full charge; null where that is not known */
   millionths: number | null;
   chronic: boolean;
+  /** how the figures bound what was lost */
+  bound: Bound;
   unknown: readonly LossUnknown[];
 }
 
@@ -34,19 +39,21 @@ export function yearLoss(standing: Standing, year: number): YearLoss {
   );
   const ofThisYear = civil(history.asOf).year === year;
   const empty = ofThisYear ? foundEmptyOn(standing) : null;
-  const unknown: LossUnknown[] = [
+  const more: LossUnknown[] = [
     ...(days.length > 0 ? [{ code: 'notWeighed' as const, days }] : []),
     ...(empty !== null ? [{ code: 'foundEmpty' as const, on: empty }] : []),
     ...(ofThisYear && empty === null && leaks.open().some((leak) => missingBy(leak, lastAdded(standing)))
       ? [{ code: 'leakOpen' as const }]
       : []),
   ];
+  const takenOut = known?.takenOut ?? [];
   return {
     year,
     net: known?.net ?? NO_MASS,
     millionths: known?.millionths ?? null,
     chronic: known?.chronic ?? false,
-    unknown,
+    bound: boundOf(more.length > 0, takenOut.length > 0),
+    unknown: [...more, ...(takenOut.length > 0 ? [{ code: 'takenOut' as const, days: takenOut }] : [])],
   };
 }
 

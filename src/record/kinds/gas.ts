@@ -13,6 +13,8 @@ const mass: Field<Mass> = {
   say: (weighed, { system }) => massWords(weighed, system),
   sayNone: ({ entry }) => `not weighed: ${('massUnknown' in entry && entry.massUnknown) || ''}`,
 };
+/** Both ends of a move carry the same text, which is for programs. */
+const moveId: Field<string> = unsaid;
 const cylinderId: Field<string> = { ask: null, say: (id, { names }) => bottleWords(names, id) };
 
 export const refrigerantAdded = kindRecord('refrigerantAdded', {
@@ -26,6 +28,7 @@ export const refrigerantAdded = kindRecord('refrigerantAdded', {
     reason: { ask: null, say: (reason: keyof typeof ADDED_WORDS) => ADDED_WORDS[reason].toLowerCase() },
     leakId: { ask: null, say: (id, { names }) => `for ${leakWords(names, id)}` },
     cylinderId,
+    moveId,
   },
 });
 
@@ -43,6 +46,7 @@ export const refrigerantRecovered = kindRecord('refrigerantRecovered', {
     },
     into: { ask: null, say: (into) => into === 'outdoors' && 'let out outdoors, where the law allows it' },
     cylinderId,
+    moveId,
   },
 });
 

@@ -29,6 +29,7 @@ export type RowField = Common &
           | 'methods'
           | 'site'
           | 'owner'
+          | 'owners'
           | 'serves';
       }
     | { type: 'choice'; choices: readonly Choice[] }

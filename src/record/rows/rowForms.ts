@@ -56,7 +56,20 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
     fields: [
       named('Name'),
       address,
-      { key: 'ownerId', label: 'Owner', type: 'owner', optional: true },
+      {
+        key: 'ownerId',
+        label: 'Owner, at first',
+        type: 'owner',
+        optional: true,
+        hint: 'Wrong from the beginning: put it right here. Sold since: add it below.',
+      },
+      {
+        key: 'owners',
+        label: 'Sold since',
+        type: 'owners',
+        optional: true,
+        hint: 'A paper names the owner of its own day.',
+      },
       optional('access', 'Notes of access', 'long', 'Who has the key, when, where to park.'),
       {
         key: 'packs',
@@ -99,6 +112,12 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         optional: true,
         hint: 'One a line: scheme, number, day on which it ends, such as “608 universal, BH-4, 2028-05-01”.',
       },
+      optional(
+        'leftOn',
+        'Left on',
+        'date',
+        'From then on nobody chooses them; what they wrote stays theirs.',
+      ),
     ],
   },
   appliances: {
@@ -123,8 +142,9 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         key: 'refrigerant',
         label: 'Refrigerant, at first',
         type: 'choice',
-        choices: GASES,
-        hint: 'Wrong from the beginning: put it right here. Changed since: “Converted” says so.',
+        optional: true,
+        choices: [{ value: '', words: 'not known yet' }, ...GASES],
+        hint: 'Learned since, or wrong from the beginning: put it right here. Changed since: “Converted” says so.',
       },
       optional('installedOn', 'Installed on', 'date'),
       optional(
@@ -171,7 +191,12 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
     thing: 'bottle',
     fields: [
       { key: 'serial', label: 'Serial', type: 'text', hint: 'As stamped on it.' },
-      { key: 'refrigerant', label: 'Holds', type: 'choice', choices: GASES },
+      {
+        key: 'refrigerant',
+        label: 'Holds',
+        type: 'choice',
+        choices: [{ value: '', words: 'choose' }, ...GASES],
+      },
       {
         key: 'purpose',
         label: 'For',

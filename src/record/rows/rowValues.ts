@@ -47,6 +47,7 @@ function shown(field: RowField, value: unknown, row: Row): unknown {
       return value === true;
     case 'many':
     case 'serves':
+    case 'owners':
       return value ?? [];
     case 'mass': {
       const mass = value as (Mass & { 'x-typed'?: string }) | null | undefined;
@@ -95,7 +96,7 @@ export function rowOfDraft(
   for (const field of form.fields) {
     const value = draft[field.key];
     // What nobody touched stays as it was written, to the letter; what was never ticked stays unsaid.
-    const ticked = field.type === 'check' || field.type === 'many' || field.type === 'serves';
+    const ticked = TICKED.includes(field.type);
     const mayLack = ticked || field.leftOut !== undefined;
     const untouched = JSON.stringify(value) === JSON.stringify(began[field.key]);
     if (untouched && (mayLack || field.key in before)) continue;
@@ -107,8 +108,30 @@ export function rowOfDraft(
   return { row, errors };
 }
 
+/** What is chosen and not typed: left alone it says nothing. */
+const TICKED: readonly RowField['type'][] = ['check', 'many', 'serves', 'owners'];
+
+/** One change of ownership as a form holds it: an owner that nobody recorded is an empty text. */
+export interface OwnedSince {
+  from: string;
+  ownerId: string | null;
+}
+
+function readOwners(changes: readonly OwnedSince[]): Read {
+  if (changes.some(({ from }) => parseDay(from) === null))
+    return { error: 'Give the day from which the site was theirs.' };
+  const days = changes.map(({ from }) => from);
+  if (new Set(days).size < days.length) return { error: 'Two owners begin on one day. Keep one of them.' };
+  return {
+    value: changes
+      .map(({ from, ownerId }) => ({ from, ownerId: ownerId || null }))
+      .sort((a, b) => (a.from < b.from ? -1 : 1)),
+  };
+}
+
 function readField(field: RowField, value: unknown, draft: RowDraft): Read {
-  if (field.type === 'check' || field.type === 'many' || field.type === 'serves') return { value };
+  if (field.type === 'owners') return readOwners((value ?? []) as OwnedSince[]);
+  if (TICKED.includes(field.type)) return { value };
   const typed = text(value).trim();
   if (typed === '') {
     if (field.type === 'offset') return { value: 0 };

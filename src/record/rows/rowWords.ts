@@ -3,7 +3,8 @@ import { changedFields, isRowTable } from '../../contract/rows';
 import type { Revision } from '../../core/logbook/tables';
 import { ROW_FORMS, rowFieldWords } from './rowForms';
 import { type RowField } from './rowField';
-import { draftOfRow } from './rowValues';
+import { type OwnedSince, draftOfRow } from './rowValues';
+import { dateWords } from '../../words/dates';
 
 type Row = Record<string, unknown>;
 
@@ -39,6 +40,15 @@ function valueWords(field: RowField | undefined, value: unknown, row: Row, names
       );
     case 'serves':
       return (typed as string[]).map((each) => names.spaces.get(each) ?? each).join(', ') || 'none';
+    case 'owners':
+      return (
+        (typed as OwnedSince[])
+          .map(
+            ({ from, ownerId }) =>
+              `${(ownerId && names.owners.get(ownerId)) || (ownerId ?? NONE)} from ${dateWords(from)}`,
+          )
+          .join(', ') || 'never'
+      );
     case 'site':
       return names.sites.get(String(typed)) ?? String(typed);
     case 'owner':

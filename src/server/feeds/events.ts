@@ -2,7 +2,6 @@
 import { createHash } from 'node:crypto';
 import type { DueRow } from '../../contract/api';
 import type { Person } from '../../core/logbook/tables';
-import { type ObligationKind } from '../../core/rules/obligation';
 import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
 import { whyWords } from '../../words/why';
 import type { ToldEvent } from '../store/feeds';
@@ -24,7 +23,7 @@ export function deadlinesOf(duties: readonly DueRow[]): Deadline[] {
     return {
       uid: uidOf(key, String(ordinal)),
       due: duty.due,
-      summary: `${OBLIGATION_WORDS[duty.kind as ObligationKind]}: ${duty.machineName}`,
+      summary: `${OBLIGATION_WORDS[duty.kind]}: ${duty.machineName}`,
       description: `${whyWords(why)}. ${duty.packs.map((pack) => PACK_WORDS[pack]).join(', ')}, ${duty.cite}`,
       location: duty.siteName,
     };

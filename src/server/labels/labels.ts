@@ -8,6 +8,7 @@ import { isFlammable } from '../../core/refrigerant/refrigerant';
 import { PACK_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
 import { massWords } from '../../words/weights';
+import { gasName } from '../../words/gas';
 
 export interface Label {
   /** large, at the top */
@@ -46,16 +47,19 @@ export function chargeLabel({ appliance, site, standing }: LabelledMachine, base
   const { refrigerant, fullCharge } = standing.present;
   const system = massSystemOf(site, chargedUnit(standing.history));
   const set = standing.history.fullCharges.at(-1);
+  const burns = refrigerant !== null && isFlammable(refrigerant.name);
   return {
-    title: `${refrigerant.name}${isFlammable(refrigerant.name) ? ', flammable' : ''}`,
+    title: `${gasName(refrigerant)}${burns ? ', flammable' : ''}`,
     lines: [
       fullCharge === null ? 'Full charge not known' : `Full charge ${massText(grams(fullCharge), system)}`,
       set ? `determined ${dayWords(set.day)}` : '',
-      `GWP ${String(Math.round(refrigerant.gwp))}, safety class ${refrigerant.safetyClass}`,
+      refrigerant
+        ? `GWP ${String(Math.round(refrigerant.gwp))}, safety class ${refrigerant.safetyClass}`
+        : '',
       `${appliance.name}, ${site.name}`,
     ].filter(Boolean),
     code: machineAddress(base, appliance.id),
-    warning: isFlammable(refrigerant.name),
+    warning: burns,
   };
 }
 

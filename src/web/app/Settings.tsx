@@ -8,7 +8,7 @@ import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
 import { useWriter } from '../data/writer';
 
 export function Settings({ onClose }: { onClose: () => void }) {
-  const { people, person, choose } = useWriter();
+  const { here, person, choose } = useWriter();
   const [look, setLook] = useState<Look>(storedLook);
   return (
     <Sheet title="Who is writing" onClose={onClose}>
@@ -20,7 +20,7 @@ export function Settings({ onClose }: { onClose: () => void }) {
         label="Who is writing"
         value={person?.id ?? ''}
         onChange={choose}
-        choices={people.map((each) => ({
+        choices={here.map((each) => ({
           value: each.id,
           words: each.role ? `${each.name}, ${each.role}` : each.name,
         }))}

@@ -55,12 +55,7 @@ export default function GasPage() {
         }}
       </LoadedPages>
       {adding !== null && (
-        <RowSheet
-          table="cylinders"
-          id={adding}
-          fresh={{ id: adding, refrigerant: 'R-448A' }}
-          onClose={() => setAdding(null)}
-        />
+        <RowSheet table="cylinders" id={adding} fresh={{ id: adding }} onClose={() => setAdding(null)} />
       )}
     </Page>
   );

@@ -10,7 +10,8 @@ interface Kept {
   /** weights, where a machine is weighed in the other system */
   weights?: UnitSystem;
   altitudeM: number;
-  refrigerant: string;
+  /** null: of a machine whose refrigerant nobody knows yet */
+  refrigerant: string | null;
 }
 
 export interface BenchSetting extends Kept {
@@ -29,7 +30,8 @@ function kept(): Kept {
   return {
     system: found.system === 'metric' ? 'metric' : 'us',
     altitudeM: atmosphereAt(found.altitudeM).ok ? found.altitudeM : FIRST.altitudeM,
-    refrigerant: isRefrigerant(found.refrigerant) ? found.refrigerant : FIRST.refrigerant,
+    refrigerant:
+      found.refrigerant !== null && isRefrigerant(found.refrigerant) ? found.refrigerant : FIRST.refrigerant,
   };
 }
 

@@ -10,9 +10,9 @@ import { WorkingDisclosure } from '../parts/Working';
 import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { annualizingWorking, rollingWorking } from '../../words/working';
-import { percentText } from '../../words/rod';
+import { rateFigure } from '../../words/rod';
 import { labelOf } from '../../core/logbook/leakLabels';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { judgedRate } from '../../core/rules/judgedRate';
 import { CaseActions } from './CaseActions';
 import { CaseDuties } from './CaseDuties';
 import { Lane } from './Lane';
@@ -153,9 +153,8 @@ function Opening({ view: { standing, system }, found }: { view: MachineView; fou
   return (
     <>
       <p>
-        An addition brought the leak rate to{' '}
-        {openedBy.millionths === null ? 'unknown' : percentText(openedBy.millionths / PERCENT_SCALE)} a year,
-        above the limit ({figure?.source.cite}).
+        An addition brought the leak rate to {rateFigure(judgedRate(openedBy, standing.ledger))} a year, above
+        the limit ({figure?.source.cite}).
       </p>
       <WorkingDisclosure label="How that rate comes about" working={working} />
     </>

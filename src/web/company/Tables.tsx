@@ -10,6 +10,7 @@ import { Button } from '../parts/Button';
 import { Loaded, Section } from '../parts/Page';
 import { DIMENSION_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
+import { hasLeft } from '../../core/logbook/people';
 
 export interface Opened {
   table: RowTable;
@@ -73,7 +74,11 @@ export function People({ open }: { open: Open }) {
       <ul>
         {people.map((person) => (
           <Line key={person.id} table="people" id={person.id} title={person.name} open={open}>
-            <p className="text-soft">{person.role ?? 'no role recorded'}</p>
+            <p className="text-soft">
+              {person.role ?? 'no role recorded'}
+              {person.leftOn != null &&
+                `, ${today !== null && hasLeft(person, today) ? 'left' : 'leaves'} ${dateWords(person.leftOn)}`}
+            </p>
             {(person.certificates ?? []).map((each) => {
               const ended = each.expires != null && today !== null && dayOf(each.expires) < today;
               return (

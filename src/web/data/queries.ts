@@ -77,9 +77,12 @@ export const useSpaces = (site: string | null) =>
   useAsk('spaces', { query: { site: site ?? '' } }, site !== null);
 
 const MOST_BOTTLES = 500;
-/** All bottles of a refrigerant, by serial. */
-export function useBottlesOf(refrigerant: string): Cylinder[] | undefined {
-  return useAsk('cylinders', { query: { refrigerant, limit: MOST_BOTTLES } }).data?.rows;
+const NONE: Cylinder[] = [];
+/** All bottles of a refrigerant, by serial; none where it is not known. */
+export function useBottlesOf(refrigerant: string | null): Cylinder[] | undefined {
+  const query = { refrigerant: refrigerant ?? '', limit: MOST_BOTTLES };
+  const bottles = useAsk('cylinders', { query }, refrigerant !== null).data?.rows;
+  return refrigerant === null ? NONE : bottles;
 }
 export const useBottlePages = () => usePages('cylinders', { limit: MOST_BOTTLES });
 /** Bottles that are named somewhere. */
@@ -88,9 +91,8 @@ export function useBottlesById(ids: readonly string[]): Cylinder[] | undefined {
   const query = useAsk('cylinders', { query: { ids: asked } }, asked !== '');
   return asked === '' ? NONE : query.data?.rows;
 }
-const NONE: Cylinder[] = [];
 /** Bottles to choose from at a machine: those of its gas first, then others as far as they are listed, and the one that is named. */
-export function useBottlesToHand(refrigerant: string, named: string): Cylinder[] {
+export function useBottlesToHand(refrigerant: string | null, named: string): Cylinder[] {
   const own = useBottlesOf(refrigerant) ?? NONE;
   const others = useBottlePages().data?.pages[0]?.rows ?? NONE;
   const chosen = useBottlesById(named === '' ? [] : [named]) ?? NONE;

@@ -1,6 +1,10 @@
-/** The saturation table of one refrigerant: only the one that is shown is loaded. */
-import { useQuery } from '@tanstack/react-query';
+/** The saturation table of one refrigerant: only the one that is shown is loaded, and none where it is not known. */
+import { skipToken, useQuery } from '@tanstack/react-query';
 import { loadSaturation } from '../../core/refrigerant/tables';
 
-export const useTable = (name: string) =>
-  useQuery({ queryKey: ['saturation', name], queryFn: () => loadSaturation(name), staleTime: Infinity });
+export const useTable = (name: string | null) =>
+  useQuery({
+    queryKey: ['saturation', name],
+    queryFn: name === null ? skipToken : () => loadSaturation(name),
+    staleTime: Infinity,
+  });

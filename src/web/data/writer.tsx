@@ -1,10 +1,14 @@
 /** Who is writing: chosen once on this device; every entry carries it. Accounts come later. */
 import { type ReactNode, createContext, useContext, useMemo, useState } from 'react';
 import type { Person } from '../../core/logbook/tables';
-import { usePeople } from './queries';
+import { hasLeft } from '../../core/logbook/people';
+import { usePeople, useToday } from './queries';
 
 interface Writer {
+  /** all that were ever on the list: names of those who left stand in the record */
   people: Person[];
+  /** those who may be chosen: who left is not among them */
+  here: Person[];
   /** false until the list of people has come: an empty one before that says nothing */
   listed: boolean;
   person: Person | null;
@@ -17,18 +21,20 @@ const KEY = 'abacus.writer';
 export function WriterProvider({ children }: { children: ReactNode }) {
   const people = usePeople().data;
   const [id, setId] = useState(() => localStorage.getItem(KEY));
-  const writer = useMemo<Writer>(
-    () => ({
+  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const writer = useMemo<Writer>(() => {
+    const here = (people ?? []).filter((each) => today === null || !hasLeft(each, today));
+    return {
       people: people ?? [],
+      here,
       listed: people !== undefined,
-      person: people?.find((each) => each.id === id) ?? null,
+      person: here.find((each) => each.id === id) ?? null,
       choose: (next) => {
         localStorage.setItem(KEY, next);
         setId(next);
       },
-    }),
-    [people, id],
-  );
+    };
+  }, [people, id, today]);
   return <WriterContext value={writer}>{children}</WriterContext>;
 }
 

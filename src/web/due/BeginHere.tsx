@@ -9,7 +9,7 @@ import { AddSite } from '../forms/AddSite';
 import { Button } from '../parts/Button';
 
 export default function BeginHere() {
-  const { people, listed, person } = useWriter();
+  const { here, listed, person } = useWriter();
   const sites = useSites().data?.rows ?? [];
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
   const done = 'text-soft line-through';
@@ -23,7 +23,7 @@ export default function BeginHere() {
           </p>
           {person ? (
             <p className="text-soft">{person.name}</p>
-          ) : people.length > 0 || !listed ? (
+          ) : here.length > 0 || !listed ? (
             <p className="text-soft">Choose your name with the last button of the rail.</p>
           ) : (
             <div className="mt-2 max-w-md">

@@ -19,7 +19,7 @@ import { SaveBar } from './SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { SiteChoice } from './SiteChoice';
 import { CATEGORY_WORDS, DETECTION_WORDS, FULL_CHARGE_WORDS, KIND_WORDS } from '../../words/codes';
-import { type MachineForm, freshMachine, makeIds, newMachineOf } from './addMachineForm';
+import { type MachineForm, NOT_KNOWN, freshMachine, makeIds, newMachineOf } from './addMachineForm';
 
 export function AddMachine({
   onClose,
@@ -124,10 +124,11 @@ export function AddMachine({
             label="Refrigerant"
             choices={[
               { value: '', words: 'Choose' },
+              { value: NOT_KNOWN, words: 'Not known yet' },
               ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
             ]}
             {...register('refrigerant', {
-              validate: (value) => value !== '' || 'Choose the refrigerant in it now.',
+              validate: (value) => value !== '' || 'Choose what is in it now, or “Not known yet”.',
             })}
             error={errors.refrigerant?.message ?? null}
           />

@@ -4,9 +4,9 @@ import { useWriter } from '../data/writer';
 import { SelectField } from '../parts/Field';
 
 export function WriterField({ error }: { error?: string | undefined }) {
-  const { people, listed, person, choose } = useWriter();
+  const { here, listed, person, choose } = useWriter();
   if (!listed) return null;
-  if (people.length === 0) {
+  if (here.length === 0) {
     return (
       <div className="rule-t mt-2 pt-3">
         {error && (
@@ -27,7 +27,7 @@ export function WriterField({ error }: { error?: string | undefined }) {
       error={error ?? null}
       choices={[
         { value: '', words: 'Choose your name' },
-        ...people.map((each) => ({ value: each.id, words: each.name })),
+        ...here.map((each) => ({ value: each.id, words: each.name })),
       ]}
     />
   );

@@ -25,6 +25,9 @@ export interface MachineForm {
   chargeMethod: FullChargeMethod;
 }
 
+/** The choice of who does not know the refrigerant. */
+export const NOT_KNOWN = 'unknown';
+
 /** Ids by what they are for. */
 export function makeIds(): { of: (what: string) => string } {
   const made = new Map<string, string>();
@@ -81,7 +84,7 @@ export function newMachineOf(
     name: form.name.trim(),
     kind: form.kind,
     category: form.category,
-    refrigerant: form.refrigerant,
+    refrigerant: form.refrigerant === NOT_KNOWN ? null : form.refrigerant,
     installedOn: form.installedOn || null,
     recordFrom: form.recordFrom || today,
     hermetic: form.hermetic,

@@ -8,10 +8,10 @@ import { rodOf } from '../../core/rules/summary';
 import { yearLoss } from '../../core/visit/yearLoss';
 import { RodDrawing } from '../parts/Rod';
 import { WorkingDisclosure } from '../parts/Working';
-import { METHOD_WORDS, PACK_WORDS } from '../../words/codes';
+import { PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
-import { limitWords, percentText, rateWords, rodSentence, rodWords } from '../../words/rod';
-import { lossUnknownWords, lossWords } from '../../words/yearLoss';
+import { percentText, rateFigure, rateWords, rodSentence, rodWords } from '../../words/rod';
+import { lossShareWords, lossUnknownWords, lossWords } from '../../words/yearLoss';
 import { annualizingWorking, headroomWorking, rollingWorking } from '../../words/working';
 import type { MachineView } from '../data/machineView';
 
@@ -22,6 +22,7 @@ export function Figures({ view }: { view: MachineView }) {
   const { standing, system } = view;
   const rod = rodOf(standing);
   const last = standing.additions.at(-1);
+  const judged = last && judgedRate(last, standing.ledger);
   return (
     <section
       aria-label="Figures"
@@ -40,12 +41,8 @@ export function Figures({ view }: { view: MachineView }) {
       </div>
       <div>
         <dl className="grid grid-cols-2 content-start gap-x-6 gap-y-3">
-          <Figure term="Last addition" value={last ? percentOf(last.millionths) : '–'}>
-            {last
-              ? last.millionths === null
-                ? `${dayWords(last.gasDay.day)}: ${rateWords(judgedRate(last, standing.ledger))}`
-                : `a year, ${METHOD_WORDS[last.method]}, ${dayWords(last.gasDay.day)}; ${limitWords(judgedRate(last, standing.ledger))}`
-              : 'no gas that counts so far'}
+          <Figure term="Last addition" value={judged ? rateFigure(judged) : '–'}>
+            {judged ? `${dayWords(judged.on)}: ${rateWords(judged)}` : 'no gas that counts so far'}
           </Figure>
           <YearFigure view={view} />
           <Figure
@@ -98,7 +95,7 @@ function YearFigure({ view: { standing, today, system } }: { view: MachineView }
         loss.net > 0n &&
           (loss.millionths === null
             ? 'share of the full charge unknown'
-            : `${percentOf(loss.millionths)} of the full charge${loss.chronic ? ', chronic' : ''}`),
+            : `${lossShareWords(loss)} of the full charge${loss.chronic ? ', chronic' : ''}`),
         ...loss.unknown.map(lossUnknownWords),
         loss.net === 0n && loss.unknown.length === 0 && 'nothing had to be added to make good a loss',
       ]

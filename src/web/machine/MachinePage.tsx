@@ -25,6 +25,7 @@ import { Opening } from './Opening';
 import { PapersOf } from './PapersOf';
 import { WriteMenu } from './WriteMenu';
 import { useMachineHead } from '../data/queries';
+import { gasWords } from '../../words/gas';
 
 const Timeline = lazy(() => import('./Timeline'));
 
@@ -66,7 +67,7 @@ function Shown({ view }: { view: MachineView }) {
             {served.length > 0 && ` · serves ${served.join(', ')}`}
           </p>
           <p>
-            {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass} · full charge{' '}
+            {gasWords(standing.present.refrigerant)} · full charge{' '}
             {fullChargeWords(standing.history, system) ?? 'not known'}
           </p>
           {site.access && <p>Access: {site.access}</p>}

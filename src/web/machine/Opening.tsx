@@ -1,6 +1,5 @@
 /** A machine with a long record: where it stands and what was written last, while the older entries are read. */
 import { massSystemOf } from '../../core/rules/massSystem';
-import type { ObligationKind } from '../../core/rules/obligation';
 import type { MachineRecord } from '../data/machine';
 import { Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
@@ -33,8 +32,7 @@ export function Opening({ head }: { head: MachineRecord & { read: number } }) {
         <p className="text-soft">{rodSentence(summary.rod, system)}</p>
         {summary.nextDue && (
           <p>
-            Next due: {OBLIGATION_WORDS[summary.nextDue.kind as ObligationKind]},{' '}
-            {dateWords(summary.nextDue.due)}
+            Next due: {OBLIGATION_WORDS[summary.nextDue.kind]}, {dateWords(summary.nextDue.due)}
           </p>
         )}
       </section>

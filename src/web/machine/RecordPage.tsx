@@ -9,6 +9,7 @@ import { CannotJudge } from '../panels/CannotJudge';
 import { PaperView } from '../paper/PaperView';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page } from '../parts/Page';
+import { ownerOn } from '../../core/logbook/ownership';
 
 export default function RecordPage() {
   const { id = '' } = useParams();
@@ -26,15 +27,16 @@ function Record({ view }: { view: MachineView }) {
   const { people } = useWriter();
   const company = useCompany().data ?? null;
   const owners = useOwners().data;
+  const ownerId = ownerOn(view.machine.site, view.today);
   const paper = useMemo(
     () =>
       machineRecord(view, {
         company,
-        owner: owners?.find((each) => each.id === view.machine.site.ownerId) ?? null,
+        owner: owners?.find((each) => each.id === ownerId) ?? null,
         people,
         table: null,
       }),
-    [view, company, owners, people],
+    [view, company, owners, ownerId, people],
   );
   const id = encodeURIComponent(machine.appliance.id);
   return (

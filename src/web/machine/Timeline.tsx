@@ -14,9 +14,9 @@ import {
 import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
 import { exactGrams, grams, massText } from '../../core/quantity/mass';
 import { strictestOf } from '../../core/rules/headroom';
-import { PERCENT_SCALE } from '../../core/rules/leakRate';
+import { judgedRate } from '../../core/rules/judgedRate';
 import { dayWords } from '../../words/dates';
-import { percentText } from '../../words/rod';
+import { rateFigure } from '../../words/rod';
 import type { MachineView } from '../data/machineView';
 import { roundTicks } from './ticks';
 
@@ -24,7 +24,9 @@ interface Point {
   day: Day;
   added: number | null;
   recovered: number | null;
+  /** percent a year, or the least that is known of it */
   rate: number | null;
+  rateWords: string | null;
   unknown: boolean;
 }
 
@@ -35,7 +37,14 @@ function pointsOf({ standing }: MachineView, unit: keyof typeof PER): Point[] {
   const byDay = new Map<Day, Point>();
   for (const { day, entry } of standing.history.gas) {
     if (entry.kind === 'retrofitted') continue;
-    const point = byDay.get(day) ?? { day, added: null, recovered: null, rate: null, unknown: false };
+    const point = byDay.get(day) ?? {
+      day,
+      added: null,
+      recovered: null,
+      rate: null,
+      rateWords: null,
+      unknown: false,
+    };
     if (!entry.mass) point.unknown = true;
     else {
       const amount = grams(exactGrams(entry.mass)) / PER[unit];
@@ -46,7 +55,10 @@ function pointsOf({ standing }: MachineView, unit: keyof typeof PER): Point[] {
   }
   for (const rate of standing.additions) {
     const point = byDay.get(rate.gasDay.day);
-    if (point) point.rate = rate.millionths === null ? null : rate.millionths / PERCENT_SCALE;
+    if (!point) continue;
+    const judged = judgedRate(rate, standing.ledger);
+    point.rate = judged.percent ?? (judged.atLeastPercent || null);
+    point.rateWords = rateFigure(judged);
   }
   return [...byDay.values()].sort((a, b) => a.day - b.day);
 }
@@ -202,7 +214,7 @@ export default function Timeline({ view }: { view: MachineView }) {
                     : massText(point.added * PER[unit], system)}
                 </td>
                 <td>{point.recovered === null ? '–' : massText(-point.recovered * PER[unit], system)}</td>
-                <td>{point.rate === null ? (point.unknown ? 'unknown' : '–') : percentText(point.rate)}</td>
+                <td>{point.rateWords ?? '–'}</td>
               </tr>
             ))}
           </tbody>

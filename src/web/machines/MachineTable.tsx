@@ -5,7 +5,6 @@ import { createColumnHelper, getCoreRowModel, useReactTable } from '@tanstack/re
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import type { MachineRow, MachineSort } from '../../contract/machines';
 import { massText } from '../../core/quantity/mass';
-import type { ObligationKind } from '../../core/rules/obligation';
 import { MoreRows } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';
@@ -13,6 +12,7 @@ import { KIND_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
 import type { useMachinePages } from '../data/queries';
+import { gasNameOf } from '../../words/gas';
 
 const column = createColumnHelper<MachineRow>();
 const HEADINGS: Record<MachineSort, string> = {
@@ -130,7 +130,7 @@ function MachineLine({ row: { appliance, siteName, summary, massSystem } }: { ro
       </div>
       <div className="order-3 min-w-0 text-soft md:order-none md:text-ink">{siteName}</div>
       <div className="order-4 justify-self-end md:order-none md:justify-self-start">
-        {summary.refrigerant}
+        {gasNameOf(summary.refrigerant)}
         <span className="block text-[0.93rem] text-soft">
           {summary.fullChargeGrams === null ? 'not known' : massText(summary.fullChargeGrams, massSystem)}
         </span>
@@ -143,9 +143,7 @@ function MachineLine({ row: { appliance, siteName, summary, massSystem } }: { ro
         {summary.nextDue ? (
           <>
             {dateWords(summary.nextDue.due)}
-            <span className="block text-[0.93rem] text-soft">
-              {OBLIGATION_WORDS[summary.nextDue.kind as ObligationKind]}
-            </span>
+            <span className="block text-[0.93rem] text-soft">{OBLIGATION_WORDS[summary.nextDue.kind]}</span>
           </>
         ) : (
           <span className="text-soft">

@@ -5,6 +5,7 @@ import { unjudgedSummary } from '../../core/rules/summary';
 import { unjudged } from '../../core/rules/unjudged';
 import { Button } from '../parts/Button';
 import { unjudgedSentence } from '../../words/rod';
+import { SayRefrigerant } from './SayRefrigerant';
 import { useWriteSheet } from '../data/writeSheet';
 
 export function CannotJudge({ standing, system }: { standing: Standing; system: MassSystem }) {
@@ -12,6 +13,8 @@ export function CannotJudge({ standing, system }: { standing: Standing; system: 
   const cannot = unjudged(standing);
   if (!cannot) return null;
   const machineId = standing.history.appliance.id;
+  if (cannot.code === 'refrigerant')
+    return <SayRefrigerant machineId={machineId} forWhat="so that the machine can be judged" />;
   return (
     <div className="mb-3 border-l-4 border-ochre pl-3">
       <p className="font-semibold text-ochre">◐ {unjudgedSentence(unjudgedSummary(cannot), system)}</p>

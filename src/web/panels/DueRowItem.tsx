@@ -1,7 +1,6 @@
 /** One duty: how late, what, where, why by which rule, the machine's rod, and the step that answers it. */
 import { Link } from 'react-router';
 import type { DueRow } from '../../contract/api';
-import type { ObligationKind } from '../../core/rules/obligation';
 import { dayOf } from '../../core/quantity/day';
 import { ANSWERS } from '../../record/answers';
 import { useWriteSheet } from '../data/writeSheet';
@@ -18,7 +17,7 @@ export const casePath = (machineId: string, pack: string, openedOn: string): str
 
 export function DueRowItem({ row }: { row: DueRow }) {
   const write = useWriteSheet();
-  const kind = row.kind as ObligationKind;
+  const kind = row.kind;
   const answer = ANSWERS[kind];
   const due = dayOf(row.due);
   const today = dayOf(row.today);

@@ -13,6 +13,8 @@ import { HistorySection } from '../forms/rows/RowHistory';
 import { RowSheet } from '../forms/rows/RowSheet';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
+import { gasNameOf } from '../../words/gas';
+import { ownerOn } from '../../core/logbook/ownership';
 
 export default function SitePage() {
   const { id = '' } = useParams();
@@ -32,9 +34,10 @@ function Shown({ site }: { site: Site }) {
   const [changing, setChanging] = useState(false);
   const owners = useOwners().data ?? [];
   const today = useToday(site.timezone);
+  const owner = today === null ? null : ownerOn(site, today);
   const facts: [string, string][] = [
     ['Address', site.address ?? 'not recorded'],
-    ['Owner', owners.find((each) => each.id === site.ownerId)?.name ?? site.ownerId ?? 'not recorded'],
+    ['Owner', owner === null ? 'not recorded' : (owners.find(({ id }) => id === owner)?.name ?? owner)],
     ['Access', site.access ?? 'not recorded'],
     ['Rule sets', site.packs.map((pack) => PACK_WORDS[pack]).join(', ') || 'none'],
     [
@@ -93,7 +96,7 @@ function MachinesHere({ site }: { site: Site }) {
                         {appliance.name}
                       </span>{' '}
                       <span className="text-soft">
-                        {KIND_WORDS[appliance.kind]}, {summary.refrigerant}
+                        {KIND_WORDS[appliance.kind]}, {gasNameOf(summary.refrigerant)}
                       </span>
                     </span>
                     <MachineMark state={summary.state} />

@@ -24,6 +24,7 @@ import { WithStepBar } from './StepBar';
 import { STEP_SCREENS } from './steps/stepScreens';
 import { useBegin } from './useBegin';
 import { VisitProvider, useVisit } from './visitContext';
+import { gasNameOf, gasWords } from '../../words/gas';
 
 export default function VisitPage() {
   const { visitId = '', machineId = '', step } = useParams();
@@ -71,7 +72,7 @@ function Laid() {
             <span className="text-soft max-lg:hidden">, {site.name}</span>
             <span className="text-soft max-lg:block">
               <span className="max-lg:hidden"> · </span>
-              {present.refrigerant.name}, {present.refrigerant.safetyClass}
+              {gasWords(present.refrigerant)}
               {present.fullCharge !== null && `, ${massText(grams(present.fullCharge), view.system)}`}
             </span>
             {record.handedOver && <span className="font-semibold"> · handed over</span>}
@@ -216,7 +217,7 @@ function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () =>
                     }}
                   >
                     <span className="font-semibold">{appliance.name}</span>
-                    <span className="block text-soft">{summary.refrigerant}</span>
+                    <span className="block text-soft">{gasNameOf(summary.refrigerant)}</span>
                   </button>
                 </li>
               ))}

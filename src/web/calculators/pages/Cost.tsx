@@ -8,7 +8,7 @@ import { Big, Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
-import { RefrigerantPick } from '../parts/RefrigerantPick';
+import { ChooseFirst, RefrigerantPick } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
 const DAY_S = 86_400;
@@ -55,71 +55,76 @@ export default function Cost() {
         form={form}
         keys={['fullCharge', 'rate', 'workingMinimum', 'gas', 'visit', 'perMonth', 'repair']}
       >
-        {(si) => (
-          <KeptAnswer
-            outcome={leakMoney({
-              ...si,
-              refrigerant,
-              rate: si.rate * DAY_S,
-              gasPerKg: si.gas,
-            })}
-            tool="cost"
-            kind="readings"
-            fields={form.fields}
-            summary={({ months, gas }) =>
-              `Twelve months of top-offs: ${money(months[12]?.topOffs ?? 0)}, ${show('mass', gas)} of ${refrigerant}; with the repair: ${money(months[12]?.repair ?? 0)}`
-            }
-            below={({ months }) => (
-              <LazyCurves
-                label="Money over twelve months"
-                x={{ name: 'Month', unit: 'from today', decimals: 0 }}
-                y={{ name: 'Money', unit: 'your currency', decimals: 0 }}
-                curves={[
-                  {
-                    name: 'topping off',
-                    look: 'second',
-                    points: months.map((each) => ({ x: each.month, y: each.topOffs })),
-                  },
-                  {
-                    name: 'repair',
-                    look: 'main',
-                    points: months.map((each) => ({ x: each.month, y: each.repair })),
-                  },
-                ]}
-              />
-            )}
-          >
-            {(value) => (
-              <>
-                <Verdict
-                  tone={value.repairPaysIn === null ? 'plain' : 'good'}
-                  title={
-                    value.repairPaysIn === null
-                      ? 'Within twelve months the repair does not pay in money alone'
-                      : `The repair pays by month ${String(value.repairPaysIn)}`
-                  }
-                >
-                  What the law asks is another matter: see the machine&rsquo;s page before you top off again.
-                </Verdict>
-                <div className="grid gap-x-8 sm:grid-cols-2">
-                  <Big
-                    label="Topping off for twelve months"
-                    note={`${String(value.topOffCount)} ${value.topOffCount === 1 ? 'visit' : 'visits'}, one every ${show('duration', value.every * DAY_S)}`}
+        {(si) =>
+          refrigerant === null ? (
+            <ChooseFirst />
+          ) : (
+            <KeptAnswer
+              outcome={leakMoney({
+                ...si,
+                refrigerant,
+                rate: si.rate * DAY_S,
+                gasPerKg: si.gas,
+              })}
+              tool="cost"
+              kind="readings"
+              fields={form.fields}
+              summary={({ months, gas }) =>
+                `Twelve months of top-offs: ${money(months[12]?.topOffs ?? 0)}, ${show('mass', gas)} of ${refrigerant}; with the repair: ${money(months[12]?.repair ?? 0)}`
+              }
+              below={({ months }) => (
+                <LazyCurves
+                  label="Money over twelve months"
+                  x={{ name: 'Month', unit: 'from today', decimals: 0 }}
+                  y={{ name: 'Money', unit: 'your currency', decimals: 0 }}
+                  curves={[
+                    {
+                      name: 'topping off',
+                      look: 'second',
+                      points: months.map((each) => ({ x: each.month, y: each.topOffs })),
+                    },
+                    {
+                      name: 'repair',
+                      look: 'main',
+                      points: months.map((each) => ({ x: each.month, y: each.repair })),
+                    },
+                  ]}
+                />
+              )}
+            >
+              {(value) => (
+                <>
+                  <Verdict
+                    tone={value.repairPaysIn === null ? 'plain' : 'good'}
+                    title={
+                      value.repairPaysIn === null
+                        ? 'Within twelve months the repair does not pay in money alone'
+                        : `The repair pays by month ${String(value.repairPaysIn)}`
+                    }
                   >
-                    {money(value.months[12]?.topOffs ?? 0)}
-                  </Big>
-                  <Big label="Repairing now" note="with one filling of gas">
-                    {money(value.months[12]?.repair ?? 0)}
-                  </Big>
-                  <Big label="Gas lost in a year">{show('mass', value.gas)}</Big>
-                  <Big label="As CO2, in a year" note="GWP over 100 years, fourth report">
-                    {figureText(value.co2e, 2)} t CO2e
-                  </Big>
-                </div>
-              </>
-            )}
-          </KeptAnswer>
-        )}
+                    What the law asks is another matter: see the machine&rsquo;s page before you top off
+                    again.
+                  </Verdict>
+                  <div className="grid gap-x-8 sm:grid-cols-2">
+                    <Big
+                      label="Topping off for twelve months"
+                      note={`${String(value.topOffCount)} ${value.topOffCount === 1 ? 'visit' : 'visits'}, one every ${show('duration', value.every * DAY_S)}`}
+                    >
+                      {money(value.months[12]?.topOffs ?? 0)}
+                    </Big>
+                    <Big label="Repairing now" note="with one filling of gas">
+                      {money(value.months[12]?.repair ?? 0)}
+                    </Big>
+                    <Big label="Gas lost in a year">{show('mass', value.gas)}</Big>
+                    <Big label="As CO2, in a year" note="GWP over 100 years, fourth report">
+                      {figureText(value.co2e, 2)} t CO2e
+                    </Big>
+                  </div>
+                </>
+              )}
+            </KeptAnswer>
+          )
+        }
       </Ready>
     </BenchPage>
   );

@@ -7,6 +7,7 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
+import { gasNameOf } from '../../../words/gas';
 
 const before = (bottle: string) => ({ label: `${bottle} bottle before`, dimension: 'mass' as const });
 const after = (bottle: string) => ({ label: `${bottle} bottle after`, dimension: 'mass' as const });
@@ -52,7 +53,7 @@ export default function WentIn() {
             tool="went-in"
             kind="chargeRun"
             fields={form.fields}
-            summary={(mass) => `${show('mass', mass)} of ${refrigerant} went in, by weight`}
+            summary={(mass) => `${show('mass', mass)} of ${gasNameOf(refrigerant)} went in, by weight`}
             below={() => (
               <>
                 {half.length > 0 && (

@@ -46,7 +46,7 @@ function inputsOf(fields: Keepable['fields']): Record<string, { typed: string; s
 }
 
 /** What a result files besides who, when and on which machine. */
-const filed = (keepable: Keepable, setting: { refrigerant: string; altitudeM: number }) => ({
+const filed = (keepable: Keepable, setting: { refrigerant: string | null; altitudeM: number }) => ({
   tool: keepable.tool,
   summary: keepable.summary,
   refrigerant: setting.refrigerant,

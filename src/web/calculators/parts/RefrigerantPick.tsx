@@ -11,23 +11,36 @@ const BY_NUMBER = [...REFRIGERANT_NAMES].sort((a, b) => a.localeCompare(b, 'en',
 
 export function RefrigerantPick({ label = 'Refrigerant' }: { label?: string }) {
   const { refrigerant: name, change } = useBench();
-  const { safetyClass, gwp } = refrigerant(name);
   return (
     <SelectField
       label={label}
-      value={name}
-      onChange={(event) => change({ refrigerant: event.target.value })}
-      hint={`Class ${safetyClass}, GWP ${String(Math.round(gwp))} (100 years, fourth report)${isFlammable(name) ? '. It burns.' : ''}`}
-      choices={BY_NUMBER.map((value) => ({ value, words: value }))}
+      value={name ?? ''}
+      onChange={(event) => change({ refrigerant: event.target.value || null })}
+      hint={name === null ? 'Nobody knows yet what this machine is charged with.' : aboutWords(name)}
+      choices={[
+        ...(name === null ? [{ value: '', words: 'choose' }] : []),
+        ...BY_NUMBER.map((value) => ({ value, words: value })),
+      ]}
     />
   );
+}
+
+function aboutWords(name: string): string {
+  const { safetyClass, gwp } = refrigerant(name);
+  return `Class ${safetyClass}, GWP ${String(Math.round(gwp))} (100 years, fourth report)${isFlammable(name) ? '. It burns.' : ''}`;
 }
 
 /** The chosen refrigerant's table, once it is there. */
 export function WithTable({ children }: { children: (table: SaturationTable) => ReactNode }) {
   const { refrigerant: name } = useBench();
-  return <Loaded query={useTable(name)}>{children}</Loaded>;
+  const table = useTable(name);
+  if (name === null) return <ChooseFirst />;
+  return <Loaded query={table}>{children}</Loaded>;
 }
+
+export const ChooseFirst = () => (
+  <p className="my-4 font-semibold text-ochre">Choose the refrigerant first.</p>
+);
 
 /** Which line of the table was used, where that matters. */
 export const lineWords = (table: SaturationTable, line: 'dew' | 'bubble'): string =>
@@ -35,7 +48,7 @@ export const lineWords = (table: SaturationTable, line: 'dew' | 'bubble'): strin
 
 export function FlammableCaution() {
   const { refrigerant: name } = useBench();
-  if (!isFlammable(name)) return null;
+  if (name === null || !isFlammable(name)) return null;
   return (
     <p className="my-4 border-l-4 border-ochre pl-3">
       {name} burns ({refrigerant(name).safetyClass}): no flame or spark near, air the room, tools rated for

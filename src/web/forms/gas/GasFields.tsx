@@ -1,5 +1,4 @@
 /** The fields of a gas form: amount first, its meaning live beside it, then what else is worth keeping. */
-import { ADDED_REASONS, RECOVERED_REASONS } from '../../../core/logbook/entry';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { labelOf } from '../../../core/logbook/leakLabels';
 import { exactGrams, grams, massText } from '../../../core/quantity/mass';
@@ -7,12 +6,13 @@ import { isFlammable, isHydrocarbon } from '../../../core/refrigerant/refrigeran
 import { Choices } from '../../parts/Choices';
 import { CheckField, SelectField, TextArea, TextField } from '../../parts/Field';
 import { Fold } from '../../parts/Fold';
-import { ADDED_WORDS, PURPOSE_WORDS, RECOVERED_WORDS } from '../../../words/codes';
+import { PURPOSE_WORDS } from '../../../words/codes';
 import { senseErrorWords } from '../../../words/refusals';
 import { GasMeaning } from './GasMeaning';
+import { GasReason } from './GasReason';
 import { Warnings } from './Warnings';
 import { WriterField } from '../WriterField';
-import type { Direction, GasDraft } from '../../../record/gasDraft';
+import type { Direction } from '../../../record/gasDraft';
 import type { GasFormState } from './useGasForm';
 
 export function GasFields({
@@ -40,10 +40,10 @@ export function GasFields({
     read,
   } = form;
   const openLeaks = present.leaks.open();
-  const gasName = present.present.refrigerant.name;
+  const gas = present.present.refrigerant;
   const usable = cylinders.filter((each) => each.scrappedOn == null || each.id === draft.cylinderId);
-  const fitting = usable.filter((each) => each.refrigerant === gasName);
-  const others = usable.filter((each) => each.refrigerant !== gasName);
+  const fitting = usable.filter((each) => each.refrigerant === gas?.name);
+  const others = usable.filter((each) => each.refrigerant !== gas?.name);
   // A correction may name a bottle that is not on the list.
   const stranger = draft.cylinderId !== '' && !usable.some((each) => each.id === draft.cylinderId);
   const amountError =
@@ -143,11 +143,16 @@ export function GasFields({
           error={tried ? errors.whyNotWeighed : null}
         />
       )}
-      {isFlammable(present.present.refrigerant.name) && (
+      {gas === null && (
         <p className="mb-4 border-l-4 border-ochre pl-3">
-          {present.present.refrigerant.name} burns ({present.present.refrigerant.safetyClass}): no flame or
-          spark near, air the room, scale and hoses rated for it. A certified person does this work; local
-          code decides.
+          Nobody knows what this machine is charged with. Find out before gas goes in or out, and take it as
+          flammable until then: no flame or spark near, air the room.
+        </p>
+      )}
+      {gas !== null && isFlammable(gas.name) && (
+        <p className="mb-4 border-l-4 border-ochre pl-3">
+          {gas.name} burns ({gas.safetyClass}): no flame or spark near, air the room, scale and hoses rated
+          for it. A certified person does this work; local code decides.
         </p>
       )}
       <GasMeaning
@@ -164,8 +169,8 @@ export function GasFields({
         onChange={(accepted) => set({ accepted })}
         tried={tried}
       />
-      <Reason form={form} asList={fixed} />
-      {!added && isHydrocarbon(present.present.refrigerant) && (
+      <GasReason form={form} asList={fixed} />
+      {!added && gas !== null && isHydrocarbon(gas) && (
         <>
           <Choices
             label="Where it went"
@@ -226,28 +231,4 @@ export function GasFields({
 function echo(gramsValue: number, typed: string): string {
   const both = [massText(gramsValue, 'pounds'), massText(gramsValue, 'kilograms')];
   return `= ${both.filter((each) => each !== typed.trim()).join(' = ')}`;
-}
-
-/** In a visit one line, since most often it is the first; elsewhere each is a button. */
-function Reason({ form: { draft, set, added }, asList }: { form: GasFormState; asList: boolean }) {
-  const choices = added
-    ? ADDED_REASONS.map((value) => ({ value, words: ADDED_WORDS[value] }))
-    : RECOVERED_REASONS.map((value) => ({ value, words: RECOVERED_WORDS[value] }));
-  const value = added ? draft.addedReason : draft.recoveredReason;
-  const change = (next: string) =>
-    set(
-      added
-        ? { addedReason: next as GasDraft['addedReason'] }
-        : { recoveredReason: next as GasDraft['recoveredReason'] },
-    );
-  return asList ? (
-    <SelectField
-      label="Reason"
-      value={value}
-      choices={choices}
-      onChange={(event) => change(event.target.value)}
-    />
-  ) : (
-    <Choices label="Reason" value={value} choices={choices} onChange={change} />
-  );
 }

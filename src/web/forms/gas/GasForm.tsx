@@ -3,6 +3,7 @@ import { SaveBar } from '../SaveBar';
 import { Sheet } from '../../parts/Sheet';
 import { GasFields } from './GasFields';
 import { type GasFormProps, useGasForm } from './useGasForm';
+import { gasName } from '../../../words/gas';
 
 export function GasForm(props: GasFormProps) {
   const { machine, today, onDone } = props;
@@ -11,7 +12,7 @@ export function GasForm(props: GasFormProps) {
   return (
     <Sheet
       title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
-      subtitle={`${machine.appliance.name} · ${machine.site.name} · ${present.present.refrigerant.name}`}
+      subtitle={`${machine.appliance.name} · ${machine.site.name} · ${gasName(present.present.refrigerant)}`}
       onClose={onDone}
       footer={
         <SaveBar

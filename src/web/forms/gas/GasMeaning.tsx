@@ -1,6 +1,6 @@
 /** What this addition means in law: rates by both methods, threshold, headroom, what would fall due. */
 import type { Day } from '../../../core/quantity/day';
-import { type MassSystem, grams, massText } from '../../../core/quantity/mass';
+import { type MassSystem, gramsDown, roomText } from '../../../core/quantity/mass';
 import { stateOf } from '../../../core/rules/obligation';
 import type { LeakLabels } from '../../../core/logbook/leakLabels';
 import type { Standing } from '../../../core/rules/standing';
@@ -37,7 +37,7 @@ export function GasMeaning({ preview, present, system, today, added, labels }: P
       </p>
       {before.known && (
         <WorkingDisclosure
-          label={`Room before this entry: ${massText(grams(before.headroom.free), system)}`}
+          label={`Room before this entry: ${roomText(gramsDown(before.headroom.free), system)}`}
           working={headroomWorking(before.headroom, preview?.before ?? present, system, labels)}
         />
       )}

@@ -1,10 +1,12 @@
 /** The rates of an addition by both methods with their workings, and what each rule says to them. */
 import type { LeakLabels } from '../../../core/logbook/leakLabels';
 import type { MassSystem } from '../../../core/quantity/mass';
+import { judgedRate } from '../../../core/rules/judgedRate';
 import { type AdditionRate, type GasLedger, PERCENT_SCALE } from '../../../core/rules/leakRate';
 import { WorkingDisclosure } from '../../parts/Working';
 import { METHOD_WORDS } from '../../../words/codes';
-import { percentText } from '../../../words/rod';
+import { capped } from '../../../words/list';
+import { percentText, rateFigure } from '../../../words/rod';
 import { annualizingWorking, rollingWorking, verdicts } from '../../../words/working';
 
 export function RateLines({
@@ -22,12 +24,18 @@ export function RateLines({
     { method: 'annualizing' as const, working: annualizingWorking(rate, ledger, system, labels) },
     { method: 'rolling' as const, working: rollingWorking(rate, ledger, system) },
   ];
+  const judged = judgedRate(rate, ledger);
   return (
     <>
       {both.map(({ method, working }) => {
         const { millionths } = rate[method];
-        const percent = millionths === null ? 'Unknown' : percentText(millionths / PERCENT_SCALE);
-        const own = method === rate.method ? ' (the method of this site)' : '';
+        const its = method === rate.method;
+        const percent = its
+          ? capped(rateFigure(judged))
+          : millionths === null
+            ? 'Unknown'
+            : percentText(millionths / PERCENT_SCALE);
+        const own = its ? ' (the method of this site)' : '';
         return (
           <WorkingDisclosure
             key={method}

@@ -69,7 +69,7 @@ export function useGasForm(props: GasFormProps) {
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   const charged = chargedUnit(present.history);
   const system = massSystemOf(machine.site, charged);
-  const cylinders = useBottlesToHand(present.present.refrigerant.name, draft.cylinderId);
+  const cylinders = useBottlesToHand(present.present.refrigerant?.name ?? null, draft.cylinderId);
   const unit = bareUnit(system, charged);
   const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit, corrected);
   // What it would mean is shown before a reason is given or a writer chosen.

@@ -1,11 +1,12 @@
 /** One field of a row's form, by its type. */
 import { useOwners, useSpaces } from '../../data/queries';
-import { SelectField } from '../../parts/Field';
+import { Button } from '../../parts/Button';
+import { SelectField, TextField } from '../../parts/Field';
 import { PlainControl } from '../PlainControl';
 import { SiteChoice } from '../SiteChoice';
 import { Ticks } from '../../parts/Ticks';
 import type { RowField } from '../../../record/rows/rowField';
-import type { RowDraft } from '../../../record/rows/rowValues';
+import type { OwnedSince, RowDraft } from '../../../record/rows/rowValues';
 
 const LINES: readonly RowField['type'][] = ['long', 'numbers', 'certificates', 'methods'];
 const NUMBERS: readonly RowField['type'][] = ['metres', 'litres', 'months'];
@@ -36,6 +37,8 @@ export function RowFieldControl({ field, value, row, error, onChange }: Props) {
       return <SiteField {...common} value={text} onChange={onChange} />;
     case 'owner':
       return <OwnerField {...common} value={text} onChange={onChange} />;
+    case 'owners':
+      return <OwnersField {...common} value={value as OwnedSince[]} onChange={onChange} />;
     case 'serves':
       return (
         <ServesField
@@ -86,6 +89,53 @@ function OwnerField({ value, onChange, ...rest }: Shared<string>) {
       value={value}
       onChange={(event) => onChange(event.target.value)}
     />
+  );
+}
+
+/** Who owns it since which day, one after the other. */
+function OwnersField({ label, hint, error, value, onChange }: Shared<OwnedSince[]>) {
+  const change = (index: number, part: Partial<OwnedSince>) =>
+    onChange(value.map((each, at) => (at === index ? { ...each, ...part } : each)));
+  return (
+    <fieldset className="mb-4">
+      <legend className="mb-1 font-semibold">
+        {label} <span className="font-normal text-soft">(optional)</span>
+      </legend>
+      {value.map((each, index) => (
+        <div key={index} className="rule-b mb-3 grid gap-x-4 sm:grid-cols-2">
+          <OwnerField
+            label="Owner"
+            optional={false}
+            error={null}
+            value={each.ownerId ?? ''}
+            onChange={(ownerId) => change(index, { ownerId })}
+          />
+          <TextField
+            label="Theirs from"
+            type="date"
+            value={each.from}
+            onChange={(event) => change(index, { from: event.target.value })}
+          />
+          <Button
+            weight="quiet"
+            className="mb-2 justify-self-start px-0"
+            onClick={() => onChange(value.filter((_, at) => at !== index))}
+          >
+            Take this out
+          </Button>
+        </div>
+      ))}
+      <Button onClick={() => onChange([...value, { from: '', ownerId: '' }])}>
+        It was sold: add an owner
+      </Button>
+      {error ? (
+        <p role="alert" className="mt-1 font-semibold text-brick">
+          {error}
+        </p>
+      ) : (
+        hint && <p className="mt-1 text-soft">{hint}</p>
+      )}
+    </fieldset>
   );
 }
 

@@ -21,6 +21,7 @@ import { useWriteSheet } from '../../data/writeSheet';
 import { BottleList } from '../../panels/BottleList';
 import { type MachineView, useMachineView } from '../../data/machineView';
 import { Stains, Unknown, Notes, Leaks, Parts } from './digest';
+import { gasName, gasWords } from '../../../words/gas';
 
 export default function BeforePage() {
   const { id = '' } = useParams();
@@ -116,7 +117,7 @@ function Gas({ digest: { lastGas, missing }, view }: { digest: BeforeDriving; vi
   return (
     <Section title="Gas">
       <p>
-        {standing.present.refrigerant.name}, {standing.present.refrigerant.safetyClass}. Full charge:{' '}
+        {gasWords(standing.present.refrigerant)}. Full charge:{' '}
         {fullChargeWords(standing.history, system) ?? 'not known; weigh what comes out and what goes in'}.
       </p>
       <p>
@@ -141,7 +142,7 @@ function Gas({ digest: { lastGas, missing }, view }: { digest: BeforeDriving; vi
 function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView }) {
   const { standing, system, today } = view;
   const { person } = useWriter();
-  const name = standing.present.refrigerant.name;
+  const gas = standing.present.refrigerant;
   const certificates = (person?.certificates ?? []).flatMap((each) =>
     each.expires == null ? [] : [{ ...each, expires: each.expires }],
   );
@@ -150,19 +151,24 @@ function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView })
     <Section title="To pack">
       <ul className="list-disc pl-5">
         <li>
-          {name}
+          {gasName(gas)}
           {missing !== null &&
             missing > 0 &&
             `, about ${massText(missing * 1000, system)} if it is to be filled`}
-          <BottleList refrigerant={name} system={system} />
+          {gas && <BottleList refrigerant={gas.name} system={system} />}
         </li>
         <li>
-          A recovery bottle of {name} with room: it may be filled to 80 % only. Nitrogen with its regulator,
-          scale.
+          A recovery bottle {gas ? `of ${gas.name} with room` : 'that holds nothing else'}: it may be filled
+          to 80 % only. Nitrogen with its regulator, scale.
         </li>
-        {isFlammable(name) && (
+        {gas === null && (
           <li className="font-semibold">
-            {name} burns: tools rated for it, a detector, a fire extinguisher, and air in the room.
+            Nobody knows what it is charged with: means to tell, and tools rated for what burns.
+          </li>
+        )}
+        {gas && isFlammable(gas.name) && (
+          <li className="font-semibold">
+            {gas.name} burns: tools rated for it, a detector, a fire extinguisher, and air in the room.
           </li>
         )}
         {handover?.bring && <li>{handover.bring} (noted last time)</li>}

@@ -51,7 +51,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
   const out = direction === 'refrigerantRecovered';
   const { visitId, view, units, atmosphere, record, place } = useVisit();
   const { figuresFor } = useReadings();
-  const name = view.standing.present.refrigerant.name;
+  const name = view.standing.present.refrigerant?.name ?? null;
   const table = useTable(name).data;
   const { draft, set, forget } = useKeptDraft<Weighing>(
     `${visitId} ${view.machine.appliance.id} weighing${out ? ' out' : ''}`,

@@ -21,7 +21,7 @@ export interface HoldDraft {
 export function useHold(sectionWords: string) {
   const { visitId, view, record, units, atmosphere, newEntry } = useVisit();
   const { refrigerant, fullCharge } = view.standing.present;
-  const table = useTable(refrigerant.name).data ?? null;
+  const table = useTable(refrigerant?.name ?? null).data ?? null;
   const deed = useVisitWrite('hold reading');
   const { draft, set } = useKeptDraft<HoldDraft>(`${visitId} ${view.machine.appliance.id} hold`, () => ({
     section: '',

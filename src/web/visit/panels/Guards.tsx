@@ -38,11 +38,11 @@ function useCautions(): CautionCode[] {
   const { standing, machine } = view;
   const { refrigerant, hermetic } = standing.present;
   return cautionsOf(step, {
-    refrigerant: refrigerant.name,
+    refrigerant: refrigerant?.name ?? null,
     kind: machine.appliance.kind,
     roof: beforeDriving(standing).roof,
     hermetic,
-    glide: isBlend(refrigerant.name),
+    glide: refrigerant === null || isBlend(refrigerant.name),
   });
 }
 

@@ -1,6 +1,7 @@
 /** Labels of what was fitted today. */
 import { dayWords } from '../../../words/dates';
 import { useVisit } from '../visitContext';
+import { gasName } from '../../../words/gas';
 
 /** What to write on what was fitted today: a part without its date has no age. */
 export function PartLabels() {
@@ -20,7 +21,7 @@ export function PartLabels() {
           <li key={each.id} className="border-2 border-ink bg-card px-4 py-2 text-center">
             <span className="block text-lg font-bold">{each.part}</span>
             <span className="block">{dayWords(each.day)}</span>
-            <span className="block text-soft">{view.standing.present.refrigerant.name}</span>
+            <span className="block text-soft">{gasName(view.standing.present.refrigerant)}</span>
           </li>
         ))}
       </ul>

@@ -53,7 +53,7 @@ export function StepCalculator({ name, beside }: Props) {
           system: units,
           weights: view.system === 'kilograms' ? 'metric' : 'us',
           altitudeM: machine.site.altitudeM ?? 0,
-          refrigerant: standing.present.refrigerant.name,
+          refrigerant: standing.present.refrigerant?.name ?? null,
         }}
       >
         <CalculatorPage name={name} />

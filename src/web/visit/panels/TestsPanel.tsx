@@ -11,7 +11,7 @@ import { useVisit } from '../visitContext';
 
 export function useRunning(): Running {
   const { view, readings } = useVisit();
-  const table = useTable(view.standing.present.refrigerant.name).data;
+  const table = useTable(view.standing.present.refrigerant?.name ?? null).data;
   return runningOf(view, readings.latest, table ?? null);
 }
 

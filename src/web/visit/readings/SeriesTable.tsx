@@ -6,7 +6,7 @@ import { useVisit } from '../visitContext';
 
 export function SeriesTable() {
   const { view, readings } = useVisit();
-  const table = useTable(view.standing.present.refrigerant.name).data ?? null;
+  const table = useTable(view.standing.present.refrigerant?.name ?? null).data ?? null;
   const told = seriesTable(view, readings.series, table);
   if (told === null) return <p className="text-soft">Nothing was read in this visit yet.</p>;
   return <CompareTable caption="Readings" {...told} />;

@@ -23,7 +23,7 @@ export interface Readings {
 
 export function useReadings(): Readings {
   const { readings, record, view, visitId } = useVisit();
-  const table = useTable(view.standing.present.refrigerant.name).data;
+  const table = useTable(view.standing.present.refrigerant?.name ?? null).data;
   return useMemo(() => {
     return {
       ...readings,

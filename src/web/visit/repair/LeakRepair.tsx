@@ -48,7 +48,9 @@ export function LeakRepair({ part, onSaved }: { part: MapPart | null; onSaved: (
 
 function Advice({ way, one, other }: { way: unknown; one: unknown; other: unknown }) {
   const { view } = useVisit();
-  const burns = isFlammable(view.standing.present.refrigerant.name);
+  const gas = view.standing.present.refrigerant;
+  // Until somebody knows what is in it, it is taken as flammable.
+  const burns = gas === null || isFlammable(gas.name);
   const joined = draftOf(way).text;
   const metals = [draftOf(one).text, draftOf(other).text];
   const [first, second] = metals.map(

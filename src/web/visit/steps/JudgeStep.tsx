@@ -18,6 +18,7 @@ import { Fold } from '../../parts/Fold';
 import { Loaded } from '../../parts/Page';
 import { type Round, VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { NoteCard } from '../panels/NoteCard';
+import { SayRefrigerant } from '../../panels/SayRefrigerant';
 import { useReadings } from '../readings/useReadings';
 import { MainAction } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
@@ -37,9 +38,12 @@ const placeOf = (reading: Reading): PlaceName | null =>
 
 export function JudgeStep() {
   const { view } = useVisit();
-  const table = useTable(view.standing.present.refrigerant.name);
+  const gas = view.standing.present.refrigerant;
+  const table = useTable(gas?.name ?? null);
   const { now, figuresFor } = useReadings();
   const figures = figuresFor(now);
+  if (gas === null)
+    return <SayRefrigerant machineId={view.machine.appliance.id} forWhat="to judge its readings" />;
   return <Loaded query={table}>{() => figures && <Judged figures={figures} />}</Loaded>;
 }
 
