@@ -2,18 +2,18 @@
  * Takes entries into the logbook: checks them, seals them, folds the machines they touch, and stores all of it
  * in one batch. The same entry sent twice is accepted once.
  */
+import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import { senseProblemWords } from '../words/refusals';
 import { machineProblems } from './rowProblems';
 import { placed, sameContent } from './sentEntry';
 import type { Entry } from '../core/logbook/entry';
 import { type KnownIds, entryProblems } from '../core/logbook/logbook';
-import { deadIds } from '../core/logbook/order';
 import { bearsOnStanding } from '../core/logbook/history';
-import type { Appliance, Space } from '../core/logbook/tables';
+import type { Appliance, Cylinder, Space } from '../core/logbook/tables';
 import type { Problem } from '../core/logbook/problems';
 import { acceptedReasons, readsRecord, senseOf } from '../core/logbook/sense';
 import { noteProblems } from '../core/visit/noteProblems';
-import { machineFacts } from '../core/rules/machineFacts';
+import { GrowingRecord } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
 import type { Judging, Put } from './judging';
 import { conflict, invalid, wantsReason } from './problem';
@@ -93,20 +93,18 @@ export class Appending {
       }
       if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
     }
-    if (!this.recent.stillHolds(await this.database.version())) {
-      this.recent.clear();
-      this.judging.forgetLately();
-    }
+    this.recent.holdTo(await this.database.version());
     const machines = new RequestMachines(this.store, this.recent, adding?.appliance ?? null);
-    await this.check(fresh, machines);
+    const targets = await this.store.entriesById(fresh.flatMap((entry) => entry.supersedes ?? []));
+    await this.check(fresh, targets, machines);
     const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
-    const touched = await this.touchedBy(fresh);
+    const touched = [...new Set(fresh.flatMap(await this.store.machinesTouchedBy(fresh)))];
     if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
     const judged = await this.judged(touched, fresh, machines);
     await this.database.batch([
       ...(adding?.rows.statements ?? []),
       ...sealed.statements,
-      ...visitsAfter(sealed.from, sealed.entries, await this.visitsCorrected(fresh)),
+      ...visitsAfter(sealed.from, sealed.entries, visitsCorrected(fresh, targets)),
       ...judged.flatMap((each) => each.statements),
     ]);
     for (const each of judged) this.judging.remember(each);
@@ -138,22 +136,13 @@ export class Appending {
     return puts;
   }
 
-  private async visitsCorrected(entries: readonly Entry[]): Promise<string[]> {
-    const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
-    return [...targets, ...entries].flatMap((entry) =>
-      entries.some((each) => each.supersedes === entry.id) ? (entry.visitId ?? []) : [],
-    );
-  }
-
-  private async touchedBy(entries: readonly Entry[]): Promise<string[]> {
-    const touched = new Set<string>();
-    for (const entry of entries) for (const id of await this.store.machinesTouchedBy(entry)) touched.add(id);
-    return [...touched];
-  }
-
-  private async check(entries: readonly Entry[], machines: RequestMachines): Promise<void> {
+  private async check(
+    entries: readonly Entry[],
+    targets: readonly Entry[],
+    machines: RequestMachines,
+  ): Promise<void> {
     const ownIds = new Set(entries.map((entry) => entry.id));
-    const targets = await this.store.entriesById(entries.flatMap((entry) => entry.supersedes ?? []));
+    const targetIds = new Set(targets.map((target) => target.id));
     const named = [...new Set(entries.flatMap((entry) => entry.applianceId ?? []))];
     const appliances = new Set([
       ...named.filter(machines.isKnown),
@@ -163,7 +152,7 @@ export class Appending {
       throw invalid([{ path: [], message: 'has an id that stands twice; give each entry its own' }]);
     const known: KnownIds = {
       appliance: (id) => appliances.has(id),
-      entry: (id) => ownIds.has(id) || targets.some((target) => target.id === id),
+      entry: (id) => ownIds.has(id) || targetIds.has(id),
     };
     const problems = entries.flatMap((entry, index) =>
       [...entryProblems(entry, known), ...noteProblems(entry)].map((problem): Problem => ({
@@ -172,50 +161,54 @@ export class Appending {
       })),
     );
     if (problems.length > 0) throw invalid(problems);
+    const checked: Checked = {
+      machines,
+      targets,
+      records: new Map(),
+      cylinders: await this.cylindersOf(entries),
+    };
     for (const [index, entry] of entries.entries()) {
-      if (entry.applianceId == null) continue;
-      // Siblings of the request that come before it are in the record already, as far as it is concerned.
-      await this.checkSense(
-        entry,
-        { index, count: entries.length, earlier: entries.slice(0, index) },
-        machines,
-      );
+      if (entry.applianceId != null)
+        await this.checkSense(entry, checked, entries.slice(0, index), (path) =>
+          placed(path, index, entries.length),
+        );
+      // What comes before it in the request is in the record already, as far as the next one is concerned.
+      for (const record of checked.records.values()) (await record).take(entry);
+      // Hundreds take a while: whoever reads meanwhile gets a turn.
+      if (index % 25 === 24) await turnOfOthers();
     }
+  }
+
+  private async cylindersOf(entries: readonly Entry[]): Promise<ReadonlyMap<string, Cylinder>> {
+    const ids = entries.flatMap((entry) => ('cylinderId' in entry ? (entry.cylinderId ?? []) : []));
+    return new Map((await this.store.cylindersById([...new Set(ids)])).map((each) => [each.id, each]));
   }
 
   private async checkSense(
     entry: Entry,
-    { index, count, earlier }: Among,
-    machines: RequestMachines,
+    { machines, targets, records, cylinders }: Checked,
+    earlier: readonly Entry[],
+    at: (path: Problem['path']) => Problem['path'],
   ): Promise<void> {
-    const { appliance, site } = await machines.known(entry.applianceId ?? '');
-    const cylinderId = 'cylinderId' in entry ? entry.cylinderId : null;
-    const cylinder = cylinderId == null ? null : await this.store.cylinder(cylinderId);
-    const targetIsDead =
-      entry.supersedes != null && (await this.isSuperseded(entry.supersedes, earlier, machines));
-    const bearing = readsRecord(entry) ? [...(await machines.bearing(appliance.id)), ...earlier] : null;
+    const recordOf = (id: string): Promise<GrowingRecord> => {
+      const record = records.get(id) ?? this.recordOf(id, machines, earlier);
+      records.set(id, record);
+      return record;
+    };
+    const id = entry.applianceId ?? '';
+    const target = targets.find((each) => each.id === entry.supersedes);
+    // A target among the siblings is in the record of whoever corrects it.
+    const bears = entry.supersedes == null ? null : await recordOf(target?.applianceId ?? id);
+    const { site } = await machines.known(id);
     const sense = senseOf(entry, {
       today: this.judging.todayAt(site),
-      cylinder,
-      targetIsDead,
-      machine:
-        bearing &&
-        machineFacts(
-          entry,
-          await this.judging.standingOf(
-            appliance,
-            site,
-            bearing.filter((each) => each.id !== entry.supersedes),
-            deadIds(bearing),
-          ),
-        ),
+      cylinder: cylinders.get(('cylinderId' in entry ? entry.cylinderId : null) ?? '') ?? null,
+      targetIsDead: entry.supersedes != null && bears !== null && bears.isDead(entry.supersedes),
+      machine: readsRecord(entry) ? (await recordOf(id)).factsFor(entry) : null,
     });
     if (sense.errors.length > 0) {
       throw invalid(
-        sense.errors.map((error) => ({
-          path: placed([error.field], index, count),
-          message: senseProblemWords(error),
-        })),
+        sense.errors.map((error) => ({ path: at([error.field]), message: senseProblemWords(error) })),
       );
     }
     const accepted = acceptedReasons(entry);
@@ -223,21 +216,29 @@ export class Appending {
     if (unanswered.length > 0) throw wantsReason(unanswered);
   }
 
-  private async isSuperseded(
+  private async recordOf(
     id: string,
-    earlier: readonly Entry[],
     machines: RequestMachines,
-  ): Promise<boolean> {
-    if (earlier.some((each) => each.supersedes === id)) return true;
-    const [target] = await this.store.entriesById([id]);
-    if (target?.applianceId == null) return false;
-    return deadIds(await machines.bearing(target.applianceId)).has(id);
+    earlier: readonly Entry[],
+  ): Promise<GrowingRecord> {
+    const machine = await machines.known(id);
+    const today = this.judging.todayAt(machine.site);
+    const bearing = [...(await machines.bearing(id)), ...earlier];
+    return new GrowingRecord(machine, bearing, today, await this.judging.currentPacks());
   }
 }
 
-/** Where an entry stands in its request, and what stands before it there. */
-interface Among {
-  index: number;
-  count: number;
-  earlier: readonly Entry[];
+/** What the entries of one request are checked with, each read once. */
+interface Checked {
+  machines: RequestMachines;
+  /** entries that are corrected */
+  targets: readonly Entry[];
+  records: Map<string, Promise<GrowingRecord>>;
+  cylinders: ReadonlyMap<string, Cylinder>;
 }
+
+/** Visits of entries that are corrected. */
+const visitsCorrected = (entries: readonly Entry[], targets: readonly Entry[]): string[] => {
+  const corrected = new Set(entries.map(({ supersedes }) => supersedes));
+  return [...targets, ...entries].flatMap((entry) => (corrected.has(entry.id) ? (entry.visitId ?? []) : []));
+};

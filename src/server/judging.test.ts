@@ -132,14 +132,14 @@ describe('when the rules change', () => {
 });
 
 it('what another engine judged is judged anew, and what nobody judged yet stands in the lists', async () => {
-  const { database, judging } = company.services;
+  const { database, judging, recent } = company.services;
   await database.write(() =>
     database.batch([
       `UPDATE standings SET stamp = 'older ' || stamp, state = 4, due = '9999', summary = json_set(summary, '$.state', 'healthy')`,
       `DELETE FROM standings WHERE appliance_id IN ('m3', 'm5')`,
     ]),
   );
-  judging.forgetLately();
+  recent.clear();
   await placeAsTheyStand(company.services);
   expect((await standingOf('m4')).cases).toHaveLength(1);
   await judging.turning.startOver();

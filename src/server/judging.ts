@@ -12,14 +12,13 @@ import type { Standing } from '../core/rules/standing';
 import { summaryOf } from '../core/rules/summary';
 import { Turning } from './turning';
 import type { Clock } from './clock';
+import type { RecentMachines } from './recent';
 import { judgedUnder } from './engineVersion';
 import { type Judged, STALE, foldBearing, judgedOf, notJudged, readStamp, recentStanding } from './judged';
 import { type JudgeThread, startJudgeThread } from './judgeThread';
 import { type Database, type Statement, isBusy } from './store/database';
 import type { Standings } from './store/standings';
 import type { Store } from './store/store';
-
-const JUDGED_LATELY = 200;
 
 /** A standing that is to be stored. */
 export interface Put {
@@ -28,17 +27,8 @@ export interface Put {
   statements: Statement[];
 }
 
-/** What was stored last of a machine; its text is made when somebody asks for it. */
-interface Lately {
-  standing: Standing;
-  judged: Judged;
-  document: string | null;
-}
-
 export class Judging {
   private rules: { packs: Packs; under: string } | null = null;
-  /** what was stored last of the machines that are written to */
-  private readonly judgedLately = new Map<string, Lately>();
   private closed = false;
   /** all that is stale, judged where nobody waits for it */
   readonly turning: Turning;
@@ -48,6 +38,7 @@ export class Judging {
     private readonly store: Store,
     readonly standings: Standings,
     private readonly clock: Clock,
+    private readonly recent: RecentMachines,
   ) {
     this.turning = new Turning(database, standings, this);
   }
@@ -89,7 +80,7 @@ export class Judging {
 
   /** Whether what is kept of a machine is of today. */
   async isOfToday(id: string): Promise<boolean> {
-    const stamp = this.judgedLately.get(id)?.judged.stamp ?? (await this.standings.kept(id))?.stamp;
+    const stamp = this.recent.judgement(id)?.judged.stamp ?? (await this.standings.kept(id))?.stamp;
     return stamp !== undefined && !(await this.isStale(stamp));
   }
 
@@ -100,10 +91,10 @@ export class Judging {
   async put(standing: Standing, site: Site): Promise<Put> {
     const judged = judgedOf(standing, site, await this.under());
     const { applianceId, fingerprint, stamp } = judged;
-    const lately = this.judgedLately.get(applianceId)?.judged ?? null;
+    const lately = this.recent.judgement(applianceId)?.judged ?? null;
     const kept = lately ?? (await this.standings.kept(applianceId));
     // Until it is stored nobody knows what is kept.
-    this.judgedLately.delete(applianceId);
+    this.recent.forgetJudgement(applianceId);
     this.turning.overtake(applianceId);
     const sameDay = kept !== null && readStamp(kept.stamp).day === readStamp(stamp).day;
     return {
@@ -118,20 +109,12 @@ export class Judging {
     };
   }
 
-  /** Somebody else wrote: what was stored last, of all or of one machine, is not known any more. */
-  forgetLately(id?: string): void {
-    if (id === undefined) this.judgedLately.clear();
-    else this.judgedLately.delete(id);
-  }
+  /** The thread stores another judgement of it. */
+  forgetJudgement = (id: string): void => this.recent.forgetJudgement(id);
 
   /** It is stored: the next one of this machine changes only what differs. */
   remember({ standing, judged }: Put): void {
-    this.judgedLately.delete(judged.applianceId);
-    this.judgedLately.set(judged.applianceId, { standing, judged, document: null });
-    for (const oldest of this.judgedLately.keys()) {
-      if (this.judgedLately.size <= JUDGED_LATELY) break;
-      this.judgedLately.delete(oldest);
-    }
+    this.recent.keepJudgement(judged.applianceId, { standing, judged, document: null });
   }
 
   /** What is late and due within a month at a site, as of today there. */
@@ -162,7 +145,7 @@ export class Judging {
 
   /** The whole standing of a machine today, made when it is asked for and kept until it changes. */
   async documentOf(appliance: Appliance, site: Site): Promise<{ summary: string; document: string }> {
-    const lately = this.judgedLately.get(appliance.id);
+    const lately = this.recent.judgement(appliance.id);
     if (lately && !(await this.isStale(lately.judged.stamp))) {
       lately.document ??= JSON.stringify(recentStanding(lately.standing));
       return { summary: lately.judged.summary, document: lately.document };
@@ -230,7 +213,7 @@ export class Judging {
 
   /** All machines of a site shall be judged anew; in the batch of what changed it. */
   staleSite(siteId: string): Statement {
-    this.judgedLately.clear();
+    this.recent.clear();
     this.turning.overtake(siteId);
     return this.standings.markSite(siteId, STALE);
   }

@@ -47,7 +47,7 @@ export class RequestMachines {
       // What reaches over from another machine is read anew, as the store finds it.
       const own = stored.every((each) => each.applianceId === id);
       if (!record || !own) {
-        this.recent.forget(id);
+        this.recent.forgetRecord(id);
         continue;
       }
       const { appliance, site } = await this.known(id);

@@ -1,6 +1,6 @@
 /** Rows put right: sealed with the entries, with their reason and history, and what hangs on them judged anew. */
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { sql } from 'drizzle-orm';
 import * as api from '../contract/api';
 import * as machineApi from '../contract/machines';
@@ -238,5 +238,42 @@ describe('the chain', () => {
       brokenAt: null,
       alteredRows: [{ table: 'cylinders', id: 'bottle-5' }],
     });
+  });
+});
+
+describe('a change whose machine cannot be judged', () => {
+  it('is refused whole: the row, its history and its standing stay as they were', async () => {
+    const before = await rowOf('appliances', 'flower-3');
+    const standing = await machine('flower-3');
+    const judged = vi
+      .spyOn(story.services.judging, 'standingOf')
+      .mockRejectedValueOnce(new Error('no judge'));
+    const { status } = await change(
+      'appliances',
+      { ...(before.row as Row), refrigerant: 'R-290' },
+      { why: 'nameplate misread' },
+    );
+    judged.mockRestore();
+    expect(status).toBe(500);
+    expect(await rowOf('appliances', 'flower-3')).toEqual(before);
+    expect(await machine('flower-3')).toEqual(standing);
+  });
+});
+
+describe('what is remembered of machines that were written to', () => {
+  it('is forgotten with a row that changes: record and judgement together', async () => {
+    const { recent } = story.services;
+    const entry = {
+      id: 'remember',
+      kind: 'leakInspection',
+      on: TODAY,
+      by: 'odalys',
+      applianceId: 'flower-3',
+    };
+    expect((await story.post('/entries', [entry])).status).toBe(201);
+    expect([recent.get('flower-3') === null, recent.judgement('flower-3') === null]).toEqual([false, false]);
+    const { row } = await rowOf('sites', 'flowers');
+    await change('sites', { ...(row as Row), access: 'at the gate' });
+    expect([recent.get('flower-3'), recent.judgement('flower-3')]).toEqual([null, null]);
   });
 });

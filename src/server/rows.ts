@@ -1,6 +1,6 @@
 /**
  * Rows that are put right: a change is checked, sealed as a revision into the chain of the entries, and stored in one
- * batch; machines whose rates or duties hang on it are judged anew.
+ * batch with the machines whose rates or duties hang on it, judged anew: what is refused has written nothing.
  */
 import { type Changing, type CheckedRow, revisionOf } from './rowRevision';
 import { rowProblems } from './rowProblems';
@@ -13,7 +13,7 @@ import {
   wantsWhy,
 } from '../contract/rows';
 import { type Problem, problemsOf } from '../core/logbook/problems';
-import type { Appliance, Revision } from '../core/logbook/tables';
+import type { Appliance, Revision, Site } from '../core/logbook/tables';
 import { type Amendment, amended } from '../core/rules/amend';
 import type { Clock } from './clock';
 import type { Judging } from './judging';
@@ -48,6 +48,9 @@ export class Rows {
         [],
         fresh.map((each) => revisionOf(each, changing, this.clock)),
       );
+      // What is remembered is of the rows as they were.
+      this.recent.clear();
+      const judged = await this.judgedWith(fresh);
       await this.database.batch([
         ...fresh.map(({ table, id, row }) => this.store.putRow(table, id, row)),
         ...sealed.statements,
@@ -58,21 +61,35 @@ export class Rows {
             ? [this.judging.staleSite(id)]
             : [],
         ),
+        ...judged,
       ]);
-      this.recent.clear();
       return { fresh, revisions: sealed.revisions };
     });
     const machines = done.fresh.filter(({ table }) => table === 'appliances');
-    await this.judging.judgeNow(machines.map(({ id }) => id));
-    await this.judging.recountTrips(
-      machines.flatMap(({ before, row }) => {
-        const left = (before as Appliance | null)?.siteId;
-        return left !== undefined && left !== (row as Appliance).siteId ? [left] : [];
-      }),
-    );
     // Machines of a site follow in the background; what is asked for meanwhile is judged when it is asked for.
     this.judging.turning.startOverBehind();
     return { revisions: done.revisions, machines: machines.map(({ id }) => id) };
+  }
+
+  /** The changed machines as they are judged from now on, and what is due at sites that they left. */
+  private async judgedWith(changed: readonly CheckedRow[]): Promise<Statement[]> {
+    const rowOf = <Row>(table: RowTable, id: string): Row | null =>
+      (changed.find((each) => each.table === table && each.id === id)?.row as Row | undefined) ?? null;
+    const statements: Statement[] = [];
+    const left: Statement[] = [];
+    for (const { table, id, before, row } of changed) {
+      if (table !== 'appliances') continue;
+      const appliance = row as Appliance;
+      const site = rowOf<Site>('sites', appliance.siteId) ?? (await this.store.site(appliance.siteId));
+      if (!site) continue;
+      const bearing = await this.store.entriesBearingOn(id);
+      const standing = await this.judging.standingOf(appliance, site, bearing);
+      statements.push(...(await this.judging.put(standing, site)).statements);
+      const from = (before as Appliance | null)?.siteId;
+      const old = from === undefined || from === site.id ? null : await this.store.site(from);
+      if (old) left.push(this.judging.trip({ siteId: old.id, timezone: old.timezone }));
+    }
+    return [...statements, ...left];
   }
 
   /** A figure of the company's own from a day on. Every standing is stale then; nothing waits for that. */

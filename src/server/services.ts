@@ -33,6 +33,7 @@ export interface Services {
   store: Store;
   standings: Standings;
   judging: Judging;
+  recent: RecentMachines;
   rows: Rows;
   appending: Appending;
   board: Board;
@@ -51,8 +52,8 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const database = await openDatabase(url, patience);
   const store = new Store(database.db);
   const standings = new Standings(database.db);
-  const judging = new Judging(database, store, standings, clock);
   const recent = new RecentMachines();
+  const judging = new Judging(database, store, standings, clock, recent);
   const rows = new Rows(database, store, judging, recent, clock);
   const photos = new Photos(attachmentsOf(url));
   const imports = new ImportStore(database.db);
@@ -83,6 +84,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     store,
     standings,
     judging,
+    recent,
     rows,
     appending: new Appending(database, store, judging, rows, recent, clock),
     board,

@@ -26,7 +26,7 @@ interface Judge {
   isStale: (stamp: string) => Promise<boolean>;
   thread: (stale: readonly string[] | null) => Promise<JudgeThread>;
   trip: (judged: Judged) => Statement;
-  forgetLately: (id: string) => void;
+  forgetJudgement: (id: string) => void;
 }
 
 export class Turning {
@@ -110,7 +110,7 @@ export class Turning {
   private async storeTurned(judged: Judged, turn: Turn, counted: Set<string>): Promise<void> {
     const { applianceId, siteId, fingerprint } = judged;
     if (this.closed || turn.overtaken.has(applianceId) || turn.overtaken.has(siteId)) return;
-    this.judging.forgetLately(applianceId);
+    this.judging.forgetJudgement(applianceId);
     const kept = await this.standings.kept(applianceId);
     const trip = kept?.fingerprint !== fingerprint || !counted.has(siteId);
     counted.add(siteId);

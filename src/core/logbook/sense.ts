@@ -45,8 +45,8 @@ export interface MachineFacts {
   refrigerant: string | null;
   /** full charge in force on the entry's day */
   fullCharge: ExactGrams | null;
-  /** recovered for repair and not yet put back */
-  repairBalance: ExactGrams;
+  /** recovered for repair and not yet put back; asked for only where gas goes back */
+  repairBalance: () => ExactGrams;
 }
 
 export interface SenseContext {
@@ -113,7 +113,7 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
     history.gas.some(
       (each) => each.entry.visitId === entry.visitId && acceptedReasons(each.entry).moreThanRecovered,
     );
-  if (entry.reason === 'recharge' && !saidBefore && mass !== null && mass > machine.repairBalance)
+  if (entry.reason === 'recharge' && !saidBefore && mass !== null && mass > machine.repairBalance())
     warnings.push('moreThanRecovered');
   return { errors, warnings, fullChargeUnknown: machine.fullCharge === null };
 }

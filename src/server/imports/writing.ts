@@ -128,7 +128,6 @@ export class ImportWriting {
         ...judged.flatMap((each) => each.statements),
         this.imports.change(row),
       ]);
-      for (const each of gone) this.judging.forgetLately(each);
       for (const each of judged) this.judging.remember(each);
       return { row, sites: rows.flatMap(({ row: gone }) => (gone as Partial<Appliance>).siteId ?? []) };
     });
@@ -174,8 +173,9 @@ export class ImportWriting {
     const machines = staged<Appliance>('appliances');
     const sites = staged<Site>('sites');
     const own = new Map<string, Entry[]>([...machines.keys()].map((id) => [id, []]));
+    const touchedBy = await this.store.machinesTouchedBy(entries);
     for (const entry of entries)
-      for (const id of await this.store.machinesTouchedBy(entry)) {
+      for (const id of touchedBy(entry)) {
         const list = own.get(id) ?? [];
         list.push(entry);
         own.set(id, list);

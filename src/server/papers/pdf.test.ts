@@ -14,6 +14,7 @@ import { demoStory } from '../../demo/story';
 import { printable } from './fonts';
 import { fileRecords } from './fileRecords';
 import { pdfOf } from './pdf';
+import { bytesOf, newSheet, styled, textAs, widthOf } from './sheet';
 import { stampOf } from './stamp';
 
 interface Node {
@@ -216,6 +217,22 @@ describe('long papers', () => {
     const pdf = await readPdf(await issued({ document: 'machineRecord', machine: 'kiosk-cooler' }));
     const text = pdf.pieces.map((piece) => piece.text).join(' ');
     for (const word of ['word0', 'word700', 'word1499']) expect(text).toContain(word);
+  });
+});
+
+describe('a word of ten thousand letters', () => {
+  it('is broken before it is laid out, and printed whole', async () => {
+    const pdf = newSheet({ title: 'long', made: new Date(0), size: 'A4', landscape: false });
+    const laid = styled(pdf, 'x'.repeat(10_000), {});
+    expect(Math.max(...laid.split(/\s/).map((part) => part.length))).toBeLessThanOrEqual(60);
+    const root = pdf.struct('Document');
+    pdf.addStructure(root);
+    textAs(pdf, root, 'P', [['x'.repeat(10_000), {}]], { width: widthOf(pdf) });
+    root.end();
+    const written = bytesOf(pdf);
+    pdf.end();
+    const { pieces } = await readPdf(await written);
+    expect(pieces.map(({ text }) => text).join('')).toHaveLength(10_000);
   });
 });
 

@@ -61,6 +61,9 @@ export interface Style {
   color?: string;
 }
 
+/** A word without a break is broken here: laying out one of thousands of letters would hold the process for seconds. */
+const LONG_WORD = /\S{60}(?=\S)/g;
+
 /** Sets the font that can print a text, and gives the text as it can be printed. */
 export function styled(
   pdf: Pdf,
@@ -72,7 +75,7 @@ export function styled(
     .font(print.font satisfies FontName)
     .fontSize(size)
     .fillColor(color);
-  return print.text;
+  return print.text.replace(LONG_WORD, '$&\n');
 }
 
 /** A piece of text that flows on over pages, marked as what it is. */

@@ -223,18 +223,33 @@ export class Store extends SealedStore {
     return parsed(rows);
   }
 
-  /** Machines whose history a new entry touches: its own, that of the entry it names, those of its rivals. */
-  async machinesTouchedBy(entry: Entry): Promise<string[]> {
-    const touched = new Set<string>();
-    if (entry.applianceId != null) touched.add(entry.applianceId);
-    if (entry.supersedes != null) {
-      const rows = await this.db
-        .select({ applianceId: t.entries.applianceId })
-        .from(t.entries)
-        .where(or(eq(t.entries.id, entry.supersedes), eq(t.entries.supersedes, entry.supersedes)));
-      for (const row of rows) if (row.applianceId !== null) touched.add(row.applianceId);
-    }
-    return [...touched];
+  /** Which machines each new entry touches: its own, that of the entry it names, those of its rivals. */
+  async machinesTouchedBy(entries: readonly Entry[]): Promise<(entry: Entry) => string[]> {
+    const targets = JSON.stringify(entries.flatMap(({ supersedes }) => supersedes ?? []));
+    const rows =
+      targets === '[]'
+        ? []
+        : await this.db
+            .select({
+              id: t.entries.id,
+              supersedes: t.entries.supersedes,
+              applianceId: t.entries.applianceId,
+            })
+            .from(t.entries)
+            .where(
+              or(
+                sql`${t.entries.id} in (select value from json_each(${targets}))`,
+                sql`${t.entries.supersedes} in (select value from json_each(${targets}))`,
+              ),
+            );
+    const byTarget = new Map<string, Set<string>>();
+    for (const { id, supersedes, applianceId } of rows)
+      for (const target of [id, supersedes])
+        if (applianceId !== null && target !== null)
+          byTarget.set(target, (byTarget.get(target) ?? new Set()).add(applianceId));
+    return ({ applianceId, supersedes }) => [
+      ...new Set([...(applianceId == null ? [] : [applianceId]), ...(byTarget.get(supersedes ?? '') ?? [])]),
+    ];
   }
 
   /** No other entry supersedes it. */

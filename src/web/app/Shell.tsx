@@ -11,6 +11,7 @@ import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
 import { useWriter } from '../data/writer';
+import { WaitingStrip } from '../forms/WaitingDeeds';
 
 const LogGas = lazy(() => import('../forms/gas/LogGas'));
 const WriteSheet = lazy(() => import('../forms/WriteSheet'));
@@ -66,6 +67,7 @@ export function Shell() {
           </span>
         </button>
       </nav>
+      <WaitingStrip />
       <Mishap key={pathname}>
         <Suspense
           fallback={

@@ -1,12 +1,12 @@
 /**
- * The one way to write: stamps the entries of a deed, sends them, says what was done with a way back, and keeps what went
+ * The one way to write: keeps the entries of a deed, sends them, says what was done with a way back, and keeps what went
  * wrong so that it stands where it was written. Undoing fails as loudly as it succeeds.
  */
 import { useCallback, useState } from 'react';
 import { toast } from 'sonner';
 import type { Entry } from '../../core/logbook/entry';
 import { ApiProblem } from './api';
-import { refuse, settled, stamped } from './deeds';
+import { type KeptDeed, begun, refuse, sending, settled } from './deeds';
 import { useAppend } from './queries';
 import { undoing } from '../../record/voiding';
 
@@ -31,12 +31,6 @@ export interface Writing {
   save: (deed: Deed) => Promise<boolean>;
 }
 
-const CONFLICT = 409;
-/** The first try was taken after all, and what is sent now differs from it. */
-const TAKEN_BEFORE = new Error(
-  'This was saved at the first try, though no answer came. It stands in the logbook; correct it there if it should read otherwise.',
-);
-
 type Send = (entries: readonly Entry[]) => Promise<unknown>;
 
 /** Made once: a second try sends the same. */
@@ -56,6 +50,36 @@ async function undo(send: Send, undone: readonly Entry[]): Promise<void> {
 
 const NOBODY = new Error('Choose who is writing, under “Who?”.');
 
+const CONFLICT = 409;
+const TAKEN = new Error(
+  'An earlier try of this was saved, and it reads otherwise: it stands in the logbook. Correct it there, or save this once more as an entry of its own.',
+);
+
+/** Below this the server refused it whole: nothing was written. Above, or without an answer, nobody knows. */
+const SERVER_ERROR = 500;
+const isRefusal = (error: Error): boolean =>
+  error instanceof ApiProblem && error.document.status > 0 && error.document.status < SERVER_ERROR;
+
+const asError = (problem: unknown): Error =>
+  problem instanceof Error ? problem : new Error('No answer came.');
+
+/** Sends a deed that is kept; null: the logbook has it. */
+export async function sendDeed(send: Send, { key, entries }: KeptDeed): Promise<Error | null> {
+  sending(key, true);
+  try {
+    await send(entries);
+    settled(key);
+    return null;
+  } catch (problem) {
+    const error = asError(problem);
+    const taken = error instanceof ApiProblem && error.document.status === CONFLICT;
+    if (isRefusal(error)) refuse(key, error.message, taken);
+    return taken ? TAKEN : error;
+  } finally {
+    sending(key, false);
+  }
+}
+
 export function useWrite(): Writing {
   const { mutateAsync, isPending } = useAppend();
   const [error, setError] = useState<Error | null>(null);
@@ -63,23 +87,15 @@ export function useWrite(): Writing {
     async ({ name, entries, words, known, quiet = false }: Deed): Promise<Error | null> => {
       const whole = entries.filter((entry) => entry !== null);
       if (whole.length < entries.length) return NOBODY;
-      const marked = stamped(name, whole, words);
-      try {
-        await mutateAsync(marked);
-      } catch (problem) {
-        const error = problem instanceof Error ? problem : new Error('No answer came.');
-        if (error instanceof ApiProblem && error.document.status === CONFLICT) {
-          settled(name);
-          return TAKEN_BEFORE;
-        }
-        // Refused whole: nothing of it was written, and what is mended is a deed of its own.
-        if (error instanceof ApiProblem && error.document.status > 0) refuse(name, error.message);
-        return error;
-      }
-      settled(name);
+      const deed = begun(name, whole, words);
+      const problem = await sendDeed(mutateAsync, deed);
+      if (problem) return problem;
       toast.success(words, {
         ...(quiet ? { id: 'quiet', position: 'top-center' as const, duration: 6000 } : {}),
-        action: { label: 'Undo', onClick: () => void undo(mutateAsync, undoingAll(marked, known)) },
+        action: {
+          label: 'Undo',
+          onClick: () => void undo(mutateAsync, undoingAll(deed.entries, known)),
+        },
       });
       return null;
     },

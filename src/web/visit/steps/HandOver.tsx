@@ -5,9 +5,9 @@ import clsx from 'clsx';
 import { Link } from 'react-router';
 import { unspokenValves } from '../../../core/visit/guards';
 import { notesOf } from '../../../core/visit/visitRecord';
-import { waitingDeeds } from '../../data/deeds';
 import { useVisitRows } from '../../data/queries';
 import { visitAddress } from '../../data/visitAddress';
+import { WaitingList, useWaitingDeeds } from '../../forms/WaitingDeeds';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button, ButtonLink } from '../../parts/Button';
@@ -91,20 +91,12 @@ function OtherMachines() {
 /** What was written in this visit and the logbook is not known to have: named, so that nobody signs a record that lacks it. */
 function Waiting() {
   const { visitId } = useVisit();
-  const waiting = waitingDeeds(`${visitId} `);
+  const waiting = useWaitingDeeds(`${visitId} `);
   if (waiting.length === 0) return null;
   return (
     <div role="alert" className="mb-3 border-l-4 border-brick pl-3">
       <p className="font-semibold text-brick">▲ Written in this visit and not in the logbook:</p>
-      <ul>
-        {waiting.map((each, index) => (
-          <li key={index}>
-            {each.words.replace(/\.$/, '')} ·{' '}
-            {each.refused === null ? 'no answer came' : `refused: ${each.refused}`}
-          </li>
-        ))}
-      </ul>
-      <p>Go back to the step and save it again: it cannot be written twice.</p>
+      <WaitingList deeds={waiting} />
     </div>
   );
 }
