@@ -112,6 +112,7 @@ async function writing(): Promise<Comparison> {
           rows: planned,
           revisions: [],
           path,
+          stopped: () => false,
           progress: () => undefined,
         });
         await services.close();

@@ -10,8 +10,10 @@ import { problemText, problemsOf } from '../core/logbook/problems';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { type Clock, systemClock } from '../server/clock';
 import { EMPTY_LOGBOOK, knownOfFile, logbookWith, presentOfFile } from '../server/imports/fileKnown';
+import { chosenRows } from '../server/imports/chosenRows';
 import { type PlannedFile, planFile } from '../server/imports/planFile';
 import { FileRefused } from '../server/imports/refused';
+import { leftOutWords } from '../sheets/plan';
 import { type Mapping, mappingFrom, mappingSchema } from '../sheets/mapping';
 import { DATABASE } from './dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
@@ -98,8 +100,11 @@ const documentOf = ({ preview }: PlannedFile) => ({
   rows: preview.total,
   ready: preview.ready,
   known: preview.known,
-  faulty: preview.faulty,
-  would: preview.would,
+  faulty: preview.faulty.map(({ asked: _asked, rows = 1, ...fault }) => ({
+    ...fault,
+    ...(rows > 1 ? { message: `${fault.message} (${String(rows)} rows)` } : {}),
+  })),
+  would: preview.would.map(({ bound, ...each }) => (bound === null ? each : { ...each, bound })),
 });
 
 const nothing = (): Promise<void> => Promise.resolve();
@@ -110,19 +115,30 @@ function fileTarget(path: string | null, clock: Clock): Target {
     plan: {
       packs: SHIPPED_PACKS,
       known: () => Promise.resolve(knownOfFile(logbook, clock)),
+      knownMachines: () => Promise.resolve(knownOfFile(logbook, clock)),
       present: () => Promise.resolve(presentOfFile(logbook)),
       remembered: () => Promise.resolve(null),
     },
     write: (planned) => {
       if (path === null) return nothing();
-      const rows = planned.planned.filter(({ faulty }) => !faulty);
+      const rows = chosenRows(planned, new Set(), true);
       if (rows.every((row) => row.rows.length === 0 && row.entries.length === 0)) return nothing();
-      const text = JSON.stringify(logbookWith(logbook, rows, new Date(clock.nowMs()).toISOString()), null, 2);
-      writeWhole(path, `${text}\n`);
+      writeLogbook(path, logbookWith(logbook, rows, new Date(clock.nowMs()).toISOString()));
       return nothing();
     },
     close: nothing,
   };
+}
+
+/** Written beside and renamed only when it reads back: the file that was there is never worse than before. */
+function writeLogbook(path: string, logbook: Logbook): void {
+  const text = `${JSON.stringify(logbook, null, 2)}\n`;
+  const back = readLogbook(JSON.parse(text));
+  if (!back.ok)
+    throw new Error(
+      `what would be written is no logbook that reads back: ${back.refusal.slice(0, 3).map(problemText).join('; ')}`,
+    );
+  writeWhole(path, text);
 }
 
 /** A trial run leaves no database where there was none. */
@@ -146,6 +162,8 @@ async function main(): Promise<void> {
     );
     const faulty = planned.preview.faulty.length > 0;
     if (!given.dryRun && (!faulty || given.leaveOutFaulty)) await target.write(planned);
+    for (const { sheet, leftOut } of planned.preview.sheets)
+      if (leftOut.length > 0) process.stderr.write(`Left out of ${sheet}: ${leftOutWords(leftOut)}.\n`);
     process.stdout.write(`${JSON.stringify(documentOf(planned), null, 2)}\n`);
     if (faulty) process.exitCode = EXIT_BAD_INPUT;
   } finally {

@@ -4,6 +4,7 @@ import { basename, join } from 'node:path';
 import { v7 as uuidv7 } from 'uuid';
 import type { Logbook } from '../core/logbook/logbook';
 import type { Clock } from '../server/clock';
+import { chosenRows } from '../server/imports/chosenRows';
 import type { PlannedFile } from '../server/imports/planFile';
 import { knownOfStore, knownStore } from '../server/imports/storeKnown';
 import { loadLogbook } from '../server/logbooks';
@@ -32,6 +33,7 @@ export async function folderTarget(
     plan: {
       packs: await services.judging.currentPacks(),
       known: (sheets) => knownOfStore(known, sheets),
+      knownMachines: (ids) => knownOfStore(known, [], ids),
       present: known.present,
       remembered: known.remembered,
     },
@@ -40,17 +42,14 @@ export async function folderTarget(
   };
 }
 
-async function writeInto(
-  services: Services,
-  { planned, revisions }: PlannedFile,
-  file: string,
-): Promise<void> {
+async function writeInto(services: Services, planned: PlannedFile, file: string): Promise<void> {
   await services.importWriting.write({
     id: uuidv7(),
     by: 'not recorded',
     name: basename(file),
-    rows: planned.filter(({ faulty }) => !faulty),
-    revisions,
+    rows: chosenRows(planned, new Set(), true),
+    stopped: () => false,
+    revisions: planned.revisions,
     path: file,
     progress: () => undefined,
   });

@@ -13,7 +13,7 @@ export interface Arguments {
 
 /** What the rows are held against, and where they are written. */
 export interface Target {
-  plan: Pick<PlanFor, 'known' | 'present' | 'remembered' | 'packs'>;
+  plan: Pick<PlanFor, 'known' | 'knownMachines' | 'present' | 'remembered' | 'packs'>;
   write: (planned: PlannedFile) => Promise<void>;
   close: () => Promise<void>;
 }

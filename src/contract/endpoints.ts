@@ -96,6 +96,7 @@ export const ENDPOINTS = {
   beginImport: post('/imports', imports.newImport, imports.importState),
   stopImport: post('/imports/:id/stop', null, imports.importState),
   writeImport: post('/imports/:id/write', imports.writeImport, imports.importState),
+  undoPreview: get('/imports/:id/undo', imports.undoPreview),
   undoImport: post('/imports/:id/undo', imports.undoImport, imports.importedRow),
   issuePaper: post('/papers', papers.newIssue, papers.issuedRow),
 } as const satisfies Record<string, Endpoint>;

@@ -23,6 +23,16 @@ const fault = z.object({
   column: z.string(),
   message: z.string(),
   remedy: z.string(),
+  /** so many rows hang on one answer */
+  rows: z.number().optional(),
+  /** what it means is asked once for each different value */
+  asked: z
+    .object({
+      heading: z.string(),
+      value: z.string(),
+      choices: z.array(z.object({ value: z.string(), words: z.string() })),
+    })
+    .optional(),
 });
 
 export const importRow = z.object({
@@ -42,6 +52,8 @@ export const importPreview = z.object({
       table: z.string().nullable(),
       columns: z.array(z.object({ heading: z.string(), field: z.string().nullable() })),
       rows: z.number(),
+      /** totals, headings that stand again, rows of units */
+      leftOut: z.array(z.object({ row: z.number(), why: z.enum(['total', 'headings', 'units']) })),
     }),
   ),
   /** the first rows, and every faulty one of those that are shown */
@@ -59,9 +71,14 @@ export const importPreview = z.object({
       site: z.string(),
       on: z.string(),
       percent: z.number(),
+      /** what the percent is of the whole where something was not weighed */
+      bound: z.enum(['atLeast', 'atMost', 'neither']).nullable(),
       limit: z.number(),
     }),
   ),
+  /** technicians and bottles that are no people or bottles of the logbook */
+  strangers: z.object({ people: z.array(z.string()), bottles: z.array(z.string()) }),
+  newMachines: z.number(),
 });
 
 export const importState = z.object({
@@ -85,6 +102,14 @@ export const writeImport = z.object({
   leaveOut: z.array(z.string()).default([]),
   leaveOutFaulty: z.boolean().default(false),
 });
+
+/** What an undo would take back, and what stays. */
+export const undoPreview = z.object({
+  rows: z.number(),
+  entries: z.number(),
+  stays: z.array(z.object({ words: z.string(), why: z.string() })),
+});
+export type UndoPreview = z.infer<typeof undoPreview>;
 
 export const undoImport = z.object({ by: z.string().min(1) });
 

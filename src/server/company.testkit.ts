@@ -31,12 +31,13 @@ export const machine = (id: string, siteId: string, rest: Partial<Appliance> = {
 export const entry = (id: string, applianceId: string, rest: object): Entry =>
   ({ id, by: 'p', on: '2026-06-01', applianceId, ...rest }) as Entry;
 
-export const charged = (id: string, applianceId: string, pounds: number): Entry =>
+export const charged = (id: string, applianceId: string, pounds: number, rest: object = {}): Entry =>
   entry(id, applianceId, {
     kind: 'fullChargeSet',
     on: '2020-01-01',
     method: 'weighed',
     mass: { value: pounds, unit: 'lb' },
+    ...rest,
   });
 
 export const added = (id: string, applianceId: string, pounds: number, rest: object = {}): Entry =>
@@ -55,6 +56,8 @@ export interface Company {
   addSite: (site: Site) => Promise<void>;
   /** with a full charge, in lb, if one is given */
   addMachine: (machine: Appliance, charge?: number) => Promise<void>;
+  /** the services end, and others open the same store */
+  restart: () => Promise<void>;
   close: () => Promise<void>;
 }
 
@@ -62,20 +65,25 @@ export async function openCompany(clock: Clock = systemClock(TODAY), patience?: 
   const folder = mkdtempSync(join(tmpdir(), 'abacus-'));
   const url = `file:${join(folder, 'test.db')}`;
   const services = await openServices(url, clock, patience);
-  return {
+  const company: Company = {
     folder,
     url,
     services,
     addSite: async (row) => {
-      await services.rows.change([{ table: 'sites', id: row.id, row }], { by: 'p', why: null });
+      await company.services.rows.change([{ table: 'sites', id: row.id, row }], { by: 'p', why: null });
     },
     addMachine: async (appliance, charge) => {
       const entries = charge === undefined ? [] : [charged(`charge ${appliance.id}`, appliance.id, charge)];
-      await services.appending.addMachine({ appliance, spaces: [], entries, by: 'p' });
+      await company.services.appending.addMachine({ appliance, spaces: [], entries, by: 'p' });
+    },
+    restart: async () => {
+      await company.services.close();
+      company.services = await openServices(url, clock, patience);
     },
     close: async () => {
-      await services.close();
+      await company.services.close();
       rmSync(folder, { recursive: true });
     },
   };
+  return company;
 }

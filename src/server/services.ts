@@ -25,6 +25,12 @@ import { Standings } from './store/standings';
 import { Store } from './store/store';
 
 /** Where photos stand beside a database file; beside a server's database, in the working folder. */
+/** Files that come in stand beside the database until they are written, so that a restart loses none. */
+const incomingOf = (url: string): string =>
+  url.startsWith('file:')
+    ? join(dirname(url.slice('file:'.length)), 'incoming')
+    : join(tmpdir(), `abacus-incoming-${randomUUID()}`);
+
 const attachmentsOf = (url: string): string =>
   join(url.startsWith('file:') ? dirname(url.slice('file:'.length)) : 'data', 'attachments');
 
@@ -67,18 +73,12 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     recent,
     clock,
   );
-  const importing = new Importing(
-    database,
-    judging,
-    imports,
-    importWriting,
-    clock,
-    join(tmpdir(), `abacus-incoming-${randomUUID()}`),
-  );
+  const importing = new Importing(database, judging, imports, importWriting, clock, incomingOf(url));
   const board = new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock);
   const opened = { database, store, standings, judging, clock };
   await placeAsTheyStand(opened);
   await sealAsTheyStand(opened);
+  await importing.open();
   return {
     database,
     store,

@@ -5,7 +5,8 @@ import { type Logbook, readLogbook } from '../core/logbook/logbook';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { type Sheet, textCell } from './cells';
 import { MACHINE, SITE, known } from './known.testkit';
-import { type ImportPlan, planImport, wouldExceed } from './plan';
+import { type ImportPlan, planImport } from './plan';
+import { wouldExceed } from './wouldExceed';
 
 const SEED = 20261127;
 const HEADINGS = [

@@ -11,6 +11,14 @@ const YEAR_FIRST = /^(\d{4})[/.\-](\d{1,2})[/.\-](\d{1,2})(?:[ T].*)?$/;
 const DAY_MONTH = /^(?:\p{L}+,? )?(\d{1,2})(?:st|nd|rd|th|\.)?[ \-/]?(\p{L}{3,})\.?,?[ \-/]?(\d{4}|\d{2})$/u;
 const MONTH_DAY = /^(?:\p{L}+,? )?(\p{L}{3,})\.? (\d{1,2})(?:st|nd|rd|th)?,? (\d{4}|\d{2})$/u;
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+/** German months that begin otherwise. */
+const MONTHS_TOO: Readonly<Record<string, string>> = {
+  mär: 'mar',
+  mrz: 'mar',
+  mai: 'may',
+  okt: 'oct',
+  dez: 'dec',
+};
 /** Two figures of a year are of this century up to here. */
 const CENTURY_UNTIL = 79;
 /** Before this no gas of these machines was logged; what a spreadsheet makes of an empty or wrong cell lies there. */
@@ -25,19 +33,28 @@ const two = (value: number): string => String(value).padStart(2, '0');
 const at = (year: number, month: number, day: number): Day | null =>
   parseDay(`${String(year).padStart(4, '0')}-${two(month)}-${two(day)}`);
 
-const monthOf = (word: string): number => MONTHS.indexOf(word.slice(0, 3).toLowerCase()) + 1;
+const monthOf = (word: string): number => {
+  const begins = word.slice(0, 3).toLowerCase();
+  return MONTHS.indexOf(MONTHS_TOO[begins] ?? begins) + 1;
+};
 
-const TOP_MONTH = 12;
-
-/** The order of day and month in a column: by a figure that can be no month, or by points; null: nothing says it. */
+/** The order of day and month in a column: by days that exist in one order only, or by points; null: nothing says it, or two contradict each other. */
 export function dayOrderOf(cells: readonly Cell[]): DayOrder | null {
+  const said = new Set<DayOrder>();
   for (const { text, type } of cells) {
     if (type !== 'text') continue;
     const found = NUMBERS.exec(text.trim());
     if (!found) continue;
-    if (Number(found[1]) > TOP_MONTH) return 'dmy';
-    if (Number(found[2]) > TOP_MONTH) return 'mdy';
+    const year = yearOf(found[3] ?? '');
+    // What is no day in either order says nothing of the order.
+    const [dayFirst, monthFirst] = [
+      at(year, Number(found[2]), Number(found[1])) !== null,
+      at(year, Number(found[1]), Number(found[2])) !== null,
+    ];
+    if (dayFirst !== monthFirst) said.add(dayFirst ? 'dmy' : 'mdy');
   }
+  const [only] = said;
+  if (said.size > 0) return said.size === 1 ? (only ?? null) : null;
   return cells.some(({ text }) => /^\d{1,2}\.\d{1,2}\.\d{2,4}/.test(text.trim())) ? 'dmy' : null;
 }
 

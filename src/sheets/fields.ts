@@ -26,47 +26,62 @@ const by = (words: string): SheetField =>
   of(
     'by',
     words,
-    'technician|tech|by|engineer|mechanic|done by|person|serviced by|inspector|logged by|worker|name of technician',
+    'technician|tech|by|engineer|mechanic|done by|person|serviced by|inspector|logged by|worker|name of technician|techniker|monteur|ausgefuhrt von|bearbeiter|prufer|mitarbeiter',
   );
-const note: SheetField = of('note', 'Note', 'note|notes|remark|remarks|comment|comments|description');
+const note: SheetField = of(
+  'note',
+  'Note',
+  'note|notes|remark|remarks|comment|comments|description|bemerkung|bemerkungen|notiz|notizen|anmerkung|anmerkungen',
+);
 const on: SheetField = of(
   'on',
   'Day',
-  'date|day|on|service date|date of service|date added|when|visit date|inspection date|date of inspection',
+  'date|day|on|service date|date of service|date added|when|visit date|work date|inspection date|date of inspection|datum|tag|prufdatum|servicedatum|datum der prufung',
   true,
 );
 const machine: SheetField = of(
   'applianceId',
   'Machine',
-  'machine|appliance|unit|system|equipment|asset|machine name|unit name|system name|equipment name|appliance name|asset tag|tag|unit id|circuit|applianceid',
+  'machine|appliance|unit|system|equipment|asset|machine name|unit name|system name|equipment name|appliance name|anlage|maschine|gerat|anlagenname|kalteanlage|anlagenbezeichnung|bezeichnung|circuit|applianceid',
   true,
 );
 const site: SheetField = of(
   'siteId',
   'Site',
-  'site|store|location|building|facility|site name|customer|premises|shop|branch|siteid|store name',
+  'site|store|location|building|facility|site name|customer|premises|shop|branch|siteid|store name|standort|filiale|markt|betrieb|objekt|niederlassung|liegenschaft|kunde',
 );
 const refrigerant: SheetField = of(
   'refrigerant',
   'Refrigerant',
-  'refrigerant|gas|refrigerant type|gas type|type of refrigerant|ref|type of gas',
+  'refrigerant|gas|refrigerant type|gas type|type of refrigerant|ref|type of gas|kaltemittel|kaltemitteltyp|kaltemittelart|typ des kaltemittels',
 );
-const owner: SheetField = of('ownerId', 'Owner', 'owner|ownerid|customer name|client');
+const owner: SheetField = of('ownerId', 'Owner', 'owner|ownerid|customer name|client|eigentumer|betreiber');
+/** Beside the name: what tells two machines of one name apart. */
+const machineTag: SheetField = of(
+  'machineTag',
+  'Tag or serial number of the machine',
+  'tag|asset tag|unit id|equipment id|machine id|asset id|asset number|tag number|tag no|serial|serial number|serial no|sn|anlagennummer|anlagen nr|inventarnummer|seriennummer|serien nr',
+);
 
 export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
   sites: [
-    of('name', 'Name of the site', 'site|site name|name|store|facility|location|store name|building', true),
-    of('timezone', 'Time zone', 'timezone|time zone|zone|tz'),
+    of(
+      'name',
+      'Name of the site',
+      'site|site name|name|store|facility|location|store name|building|standort|filiale|markt',
+      true,
+    ),
+    of('timezone', 'Time zone', 'timezone|time zone|zone|tz|zeitzone'),
     of('packs', 'Rules', 'packs|rules|rule packs|regulation|regulations|rule'),
-    of('address', 'Address', 'address|street|site address'),
-    of('country', 'Country', 'country'),
+    of('address', 'Address', 'address|street|site address|adresse|anschrift|strasse'),
+    of('country', 'Country', 'country|land'),
     of('altitudeM', 'Height above sea, m', 'altitude|altitudem|altitude m|height|elevation|elevation m'),
     owner,
     of('access', 'Access', 'access|key|parking'),
   ],
   people: [
-    of('name', 'Name of the person', 'name|person|technician|full name|employee', true),
-    of('role', 'Role', 'role|position|job|job title'),
+    of('name', 'Name of the person', 'name|person|technician|full name|employee|mitarbeiter|techniker', true),
+    of('role', 'Role', 'role|position|job|job title|rolle|funktion'),
     of(
       'certificates.scheme',
       'Certificate: scheme',
@@ -87,43 +102,73 @@ export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
     { field: 'name', words: 'Name of the machine', needed: true, headings: [...machine.headings, 'name'] },
     site,
     { ...refrigerant, needed: true },
-    of('kind', 'Kind of machine', 'kind|type|machine type|equipment type|unit type|system type'),
-    of('category', 'Category', 'category|use|application|appliance category'),
+    of(
+      'kind',
+      'Kind of machine',
+      'kind|type|machine type|equipment type|unit type|system type|anlagenart|anlagentyp|art der anlage|art|typ',
+    ),
+    of(
+      'category',
+      'Category',
+      'category|use|application|appliance category|kategorie|verwendung|anwendung|einsatzbereich',
+    ),
     of(
       'fullCharge',
       'Full charge',
-      'full charge|charge|refrigerant charge|charge size|system charge|nominal charge|capacity|fullcharge',
+      'full charge|charge|refrigerant charge|charge size|system charge|nominal charge|capacity|fullcharge|total charge|fullmenge|kaltemittelfullmenge|fullung|sollfullmenge',
     ),
     of('fullChargeMethod', 'Method of the full charge', 'full charge method|charge method|method'),
     of('unit', 'Unit of the charge', 'unit of charge|charge unit|uom|unit of measure|units'),
     of(
       'installedOn',
       'Installed',
-      'installed|installedon|installed on|installation date|install date|date installed|commissioned|in service since',
+      'installed|installedon|installed on|installation date|install date|date installed|commissioned|in service since|installiert|installiert am|inbetriebnahme|in betrieb seit|installationsdatum',
     ),
-    of('tag', 'Tag at the unit', 'label|plate|tag at the unit'),
-    of('model', 'Model', 'model|model number|model no|make and model'),
-    of('serialNumber', 'Serial number', 'serial|serial number|serial no|serialnumber|sn|s n'),
-    of('hermetic', 'Hermetically sealed and labelled', 'hermetic|sealed|hermetically sealed'),
+    of(
+      'tag',
+      'Tag at the unit',
+      'tag|asset tag|tag at the unit|tag number|tag no|label|plate|unit id|equipment id|asset id|asset number|anlagennummer|anlagen nr|inventarnummer',
+    ),
+    of('maker', 'Maker', 'maker|make|manufacturer|brand|mfr|hersteller|fabrikat'),
+    of('model', 'Model', 'model|model number|model no|make and model|modell|typenbezeichnung'),
+    of(
+      'serialNumber',
+      'Serial number',
+      'serial|serial number|serial no|serialnumber|sn|s n|seriennummer|serien nr|fabriknummer',
+    ),
+    of(
+      'inspectedOn',
+      'Last inspected',
+      'last inspected|last inspection|last leak inspection|last leak check|last inspected on|letzte dichtheitsprufung|letzte prufung',
+    ),
+    of(
+      'hermetic',
+      'Hermetically sealed and labelled',
+      'hermetic|sealed|hermetically sealed|hermetisch|hermetisch geschlossen',
+    ),
     of(
       'automaticDetection',
       'Automatic leak detection',
-      'automatic detection|automaticdetection|leak detection|detection|ald',
+      'automatic detection|automaticdetection|automatic leak detection|leak detection|detection|ald|leckageerkennung|leckerkennung|leckwarnsystem',
     ),
     of('assembly', 'Circuit of', 'assembly|part of|circuit of'),
-    of('location', 'Where it stands', 'where|place|room|position|area|location'),
+    of(
+      'location',
+      'Where it stands',
+      'where|place|room|position|area|location|aufstellort|aufstellungsort|raum',
+    ),
     of('access', 'Access', 'access'),
   ],
   cylinders: [
     of(
       'serial',
       'Serial of the bottle',
-      'serial|cylinder|bottle|serial number|cylinder number|bottle number|cylinder id|bottle id',
+      'serial|cylinder|bottle|serial number|cylinder number|bottle number|cylinder id|bottle id|flasche|flaschennummer|flaschen nr',
       true,
     ),
     { ...refrigerant, needed: true },
     of('purpose', 'For', 'purpose|use|for|kind|type'),
-    of('tare', 'Tare', 'tare|tare weight|empty weight'),
+    of('tare', 'Tare', 'tare|tare weight|empty weight|tara|leergewicht'),
     of('unit', 'Unit of the tare', 'unit|units|uom|tare unit'),
     of(
       'waterCapacityL',
@@ -137,34 +182,35 @@ export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
   gas: [
     on,
     machine,
+    machineTag,
     site,
     of(
       'mass',
       'Amount',
-      'amount|quantity|qty|mass|weight|gas amount|amount of refrigerant|refrigerant amount|charge',
+      'amount|quantity|qty|mass|weight|gas amount|amount of refrigerant|refrigerant amount|charge|menge|gewicht|kaltemittelmenge',
     ),
     of(
       'added',
       'Added',
-      'added|gas added|amount added|quantity added|qty added|charged|refrigerant added|in|put in',
+      'added|gas added|amount added|quantity added|qty added|charged|refrigerant added|in|put in|nachgefullt|eingefullt|zugefuhrt|hinzugefugt|zugang|nachfullmenge|eingefullte menge|nachgefullte menge',
     ),
     of(
       'recovered',
       'Recovered',
-      'recovered|gas recovered|amount recovered|quantity recovered|qty recovered|removed|refrigerant recovered|taken out|out',
+      'recovered|gas recovered|amount recovered|quantity recovered|qty recovered|removed|refrigerant recovered|taken out|out|entnommen|abgesaugt|entnahme|abgang|ruckgewonnen|entnommene menge|abgesaugte menge',
     ),
-    of('unit', 'Unit', 'unit of measure|uom|units|unit|measure'),
+    of('unit', 'Unit', 'unit of measure|uom|units|unit|measure|einheit|masseinheit'),
     of(
       'kind',
       'Added or recovered',
-      'kind|action|in out|direction|operation|added or recovered|movement|type',
+      'kind|action|what|in out|in or out|direction|operation|added or recovered|added recovered|movement|transaction|activity|type|what was done|richtung|vorgang|aktion|was|art|art der arbeit|tatigkeit',
     ),
-    of('reason', 'Reason', 'reason|why|purpose|reason for addition|cause|work type'),
-    of('leakId', 'Leak', 'leak|leakid|leak number|leak no'),
+    of('reason', 'Reason', 'reason|why|purpose|reason for addition|cause|work type|grund|anlass|ursache'),
+    of('leakId', 'Leak', 'leak|leakid|leak id|leak number|leak no|leck|leckage|lecknummer'),
     of(
       'cylinderId',
       'Bottle',
-      'bottle|cylinder|cylinder number|bottle number|cylinderid|cylinder serial|cylinder id',
+      'bottle|cylinder|cylinder number|bottle number|cylinderid|cylinder serial|cylinder id|flasche|flaschennummer|flaschen nr|gasflasche',
     ),
     refrigerant,
     by('Who did it'),
@@ -173,14 +219,23 @@ export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
   inspections: [
     on,
     machine,
+    machineTag,
     site,
-    of('methods', 'Methods', 'method|methods|inspection method|how|leak check method|test method'),
+    of(
+      'methods',
+      'Methods',
+      'method|methods|inspection method|how|leak check method|test method|methode|methoden|prufmethode|prufverfahren',
+    ),
     of(
       'allAccessibleInspected',
       'All accessible parts inspected',
       'all accessible inspected|allaccessibleinspected|all parts|complete|all inspected|all accessible parts',
     ),
-    of('leaksFound', 'Leaks found', 'leaks found|leaksfound|leaks|result|leak found|findings'),
+    of(
+      'leaksFound',
+      'Leaks found',
+      'leaks found|leaksfound|leaks|result|leak found|findings|befund|ergebnis|lecks|leckagen',
+    ),
     by('Who inspected'),
     note,
   ],
@@ -189,6 +244,6 @@ export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
 /** A heading without its unit and brackets, as headings are compared. */
 export const headingKey = (heading: string): string =>
   nameKey(heading.replace(/\(.*?\)|\[.*?\]/g, ' ').replace(/([a-z])([A-Z])/g, '$1 $2'))
-    .replace(/ (?:in )?(?:lbs?|kgs?|oz|g|pounds|ounces|kilograms|grams)$/, '')
+    .replace(/ (?:in )?(?:lbs?|kgs?|oz|g|pounds|ounces|kilograms|kilogramm|grams|gramm)$/, '')
     .replace(/^(?:lbs?|kgs?|oz|pounds|ounces|kilograms|grams) (?:of )?/, '')
     .trim();

@@ -1,37 +1,17 @@
-/** How much went in or came out, and why, as a row of a gas log says it. */
-import type { AddedReason, RecoveredReason } from '../core/logbook/entry';
+/** How much went in or came out, and which way, as a row of a gas log says it. */
 import { type Mass, exactGrams } from '../core/quantity/mass';
-import { nameKey } from './cells';
+import {
+  DIRECTION_WORDS,
+  type Direction,
+  directionOfReason,
+  directionSaid,
+  isBareDirection,
+} from './movements';
 import { notWeighedIn } from './numbers';
+import { saysNothing } from './phrases';
+import type { Choice } from '../words/choice';
 import type { RowReading } from './reading';
-
-export const ADDED: readonly (readonly [RegExp, AddedReason])[] = [
-  [/commission|initial|new machine|start ?up|first fill|install/, 'commission'],
-  [/retrofit|conver/, 'retrofit'],
-  [/season|winter|summer/, 'seasonal'],
-  [/recharge|after (?:a )?repair|put back|refill/, 'recharge'],
-  [/top|leak|low|add/, 'topOff'],
-];
-export const RECOVERED: readonly (readonly [RegExp, RecoveredReason])[] = [
-  [/retire|scrap|dispos|decommission|end of life/, 'retire'],
-  [/retrofit|conver/, 'retrofit'],
-  [/season|winter|summer/, 'seasonal'],
-  [/repair|leak|service/, 'repair'],
-];
-
-export const reasonOf = <Reason>(
-  words: readonly (readonly [RegExp, Reason])[],
-  text: string,
-  usual: Reason,
-): Reason =>
-  words.find(([pattern]) => pattern.test(nameKey(text.replace(/([a-z])([A-Z])/g, '$1 $2'))))?.[1] ?? usual;
-
-type Direction = 'refrigerantAdded' | 'refrigerantRecovered';
-const directionIn = (text: string): Direction | null => {
-  const key = nameKey(text.replace(/([a-z])([A-Z])/g, '$1 $2'));
-  if (/recover|remov|out|reclaim|withdr/.test(key)) return 'refrigerantRecovered';
-  return /add|charg|in|top|fill/.test(key) ? 'refrigerantAdded' : null;
-};
+import { typed } from './rowTools';
 
 export interface Amount {
   kind: Direction;
@@ -40,46 +20,92 @@ export interface Amount {
   why: string | null;
 }
 
-/** What the row says went in or out: one amount with its direction, or one under each heading. */
-export function amountsOf(reading: RowReading): Amount[] {
-  const one = (field: string, kind: Direction): Amount | null => {
-    const why = notWeighedIn(reading.text(field));
-    if (why !== null && reading.text(field) !== '')
-      return { kind, field, mass: null, why: why || `${reading.text(field)}, as the list says` };
-    const mass = reading.amount(field);
-    if (mass === null) return null;
-    if (exactGrams(mass) === 0n)
-      return reading.fault(field, 'is nothing', 'Leave the row out where no gas moved.');
-    return { kind, field, mass, why: null };
-  };
-  const isFilled = (field: string): boolean => !/^(?:0+(?:[.,]0+)?\s*[a-z]*)?$/i.test(reading.text(field));
+const DIRECTIONS: readonly Choice[] = [
+  { value: 'added', words: DIRECTION_WORDS.refrigerantAdded },
+  { value: 'recovered', words: DIRECTION_WORDS.refrigerantRecovered },
+];
+const NOTHING: readonly Choice[] = [
+  { value: 'not weighed', words: 'gas moved, and nobody weighed it' },
+  { value: '', words: 'no gas moved: leave the row out' },
+];
+
+const isZero = (text: string): boolean => /^0+(?:[.,]0+)?\s*[a-z]*$/i.test(text);
+
+function amountIn(reading: RowReading, field: string, kind: Direction): Amount | null {
+  const said = reading.meant(field);
+  const why = notWeighedIn(said);
+  if (why !== null)
+    return { kind, field, mass: null, why: why || `${reading.text(field)}, as the list says` };
+  const mass = reading.amount(field);
+  if (mass === null) return null;
+  if (exactGrams(mass) === 0n)
+    return reading.fault(field, 'is nothing', 'Leave the row out where no gas moved.');
+  return { kind, field, mass, why: null };
+}
+
+/**
+ * What the row says went in or out: one amount with its direction, or one under each heading. A dash or “n/a” beside a figure
+ * is nothing; alone it is asked about. Null: somebody said that no gas moved.
+ */
+export function amountsOf(reading: RowReading): Amount[] | null {
   const both = (
     [
       ['added', 'refrigerantAdded'],
       ['recovered', 'refrigerantRecovered'],
     ] as const
-  ).filter(([field]) => isFilled(field));
-  if (both.length > 0) return both.flatMap(([field, kind]) => one(field, kind) ?? []);
-  if (!reading.columns.has('mass')) {
-    const field = reading.columns.has('added') ? 'added' : 'recovered';
-    reading.fault(field, 'is empty', 'Write the weight with its unit, or “not weighed: why”.');
+  ).filter(([field]) => reading.columns.has(field));
+  const filled = both.filter(
+    ([field]) => !saysNothing(reading.meant(field)) && !isZero(reading.meant(field)),
+  );
+  if (filled.length > 0) return filled.flatMap(([field, kind]) => amountIn(reading, field, kind) ?? []);
+  const one = reading.columns.has('mass');
+  const field = one ? 'mass' : (both[0]?.[0] ?? 'added');
+  if (saysNothing(reading.meant(field))) return nothingIn(reading, field);
+  if (!one) {
+    reading.fault(field, 'is nothing', 'Leave the row out where no gas moved.');
     return [];
   }
-  const said = reading.text('kind');
-  const direction =
-    said === '' ? (directionIn(reading.text('reason')) ?? 'refrigerantAdded') : directionIn(said);
-  if (direction === null) {
-    reading.fault('kind', `“${said}” says neither in nor out`, 'Use added or recovered.');
-    return [];
-  }
-  const amount = one('mass', direction);
+  const direction = directionOf(reading);
+  const amount = direction && amountIn(reading, 'mass', direction);
   return amount ? [amount] : [];
 }
 
-export const amountWords = (amounts: readonly Amount[]): string =>
-  amounts
-    .map(
-      ({ kind, mass, why }) =>
-        `${kind === 'refrigerantAdded' ? 'added' : 'recovered'} ${mass ? ((mass as Mass & { 'x-typed'?: string })['x-typed'] ?? '') : `not weighed: ${why ?? ''}`}`,
-    )
-    .join(', ');
+function nothingIn(reading: RowReading, field: string): Amount[] | null {
+  const text = reading.text(field);
+  if (text !== '' && reading.meant(field) === '') return null;
+  if (text === '') reading.fault(field, 'is empty', 'Write the weight with its unit, or “not weighed: why”.');
+  else
+    reading.ask(field, `“${text}” is no weight`, 'Say what it means: not weighed, or no gas moved.', NOTHING);
+  return [];
+}
+
+function directionOf(reading: RowReading): Direction | null {
+  const reason = directionOfReason(reading.said('reason'));
+  // A list that says nowhere which way gas went tells what went in.
+  if (!reading.columns.has('kind')) return reason ?? 'refrigerantAdded';
+  const said = reading.meant('kind');
+  const direction = directionSaid(said);
+  if (direction !== null) return direction;
+  if (saysNothing(said) && reason !== null) return reason;
+  return reading.ask(
+    'kind',
+    said === ''
+      ? 'is empty: it says neither in nor out'
+      : `“${reading.text('kind')}” says neither in nor out`,
+    'Say what it means: added or recovered.',
+    DIRECTIONS,
+  );
+}
+
+/** Why gas moved, in the words of the list: of its own column, or of that which says the direction. */
+export function reasonText(reading: RowReading): { field: string; text: string } {
+  const own = reading.said('reason');
+  if (own !== '' && !isBareDirection(own)) return { field: 'reason', text: own };
+  const kind = reading.said('kind');
+  return kind !== '' && !isBareDirection(kind)
+    ? { field: 'kind', text: kind }
+    : { field: 'reason', text: '' };
+}
+
+export const amountWords = ({ kind, mass, why }: Amount): string =>
+  `${DIRECTION_WORDS[kind]} ${mass ? typed(mass) : `not weighed: ${why ?? ''}`}`;

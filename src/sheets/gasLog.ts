@@ -3,63 +3,106 @@ import type { Entry } from '../core/logbook/entry';
 import { leakLabels } from '../core/logbook/leakLabels';
 import { livingOf } from '../core/logbook/order';
 import type { Appliance } from '../core/logbook/tables';
+import { choices } from '../words/choice';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
+import { gasNameOf } from '../words/gas';
 import { nameKey } from './cells';
-import { ADDED, RECOVERED, amountWords, amountsOf, reasonOf } from './gasAmounts';
-import { dayFor, finished, machineOf, withId, writerOf } from './logRow';
-import { refrigerantNamed } from './namesRead';
+import { type Amount, amountWords, amountsOf, reasonText } from './gasAmounts';
+import { gasesWithNumber, isGasUnknown, refrigerantNamed } from './gasNames';
+import { bottleOf, dayFor, finished, machineOf, withId, writerOf } from './logRow';
+import { addedReasonSaid, recoveredReasonSaid } from './movements';
+import { flagSaid } from './machineWords';
+import { phraseKey, saysNothing } from './phrases';
 import type { RowReading } from './reading';
-import type { Intake, Read } from './understood';
+import { type Intake, type Read, understood } from './understood';
+
+/** In the law's words; unsaid, it is what hides no loss. Null: asked about. */
+function reasonOf(reading: RowReading, { kind }: Amount): string | null {
+  const { field, text } = reasonText(reading);
+  const added = kind === 'refrigerantAdded';
+  if (text === '') return added ? 'topOff' : 'repair';
+  const reason = added ? addedReasonSaid(text) : recoveredReasonSaid(text);
+  if (reason !== null) return reason;
+  const words: Readonly<Record<string, string>> = added ? ADDED_WORDS : RECOVERED_WORDS;
+  return reading.ask(
+    field,
+    `“${reading.text(field)}” says no reason that is known for gas ${added ? 'added' : 'recovered'}`,
+    `Say what it means: ${Object.values(words).join('; ')}.`,
+    choices(Object.keys(words), words),
+  );
+}
+
+const isCode = (text: string, kind: Amount['kind']): boolean =>
+  text in (kind === 'refrigerantAdded' ? ADDED_WORDS : RECOVERED_WORDS);
 
 export const readGas: Read = (reading, sheet, intake) => {
-  const { lookups } = intake;
   const machine = machineOf(reading, intake);
   const on = dayFor(reading, machine, intake);
-  const by = writerOf(reading, intake);
+  const writer = writerOf(reading, intake);
   const amounts = amountsOf(reading);
+  if (amounts === null)
+    return understood(reading, sheet, { words: `${machine?.name ?? ''}: no gas moved`, known: true });
   checkGas(reading, machine, intake);
-  const reasonText = reading.text('reason');
-  const bottle = reading.text('cylinderId');
-  const leak = reading.text('leakId');
-  const entries = amounts.map(({ kind, mass, why }): Entry => {
-    const reason =
-      kind === 'refrigerantAdded'
-        ? reasonOf(ADDED, reasonText, 'topOff')
-        : reasonOf(RECOVERED, reasonText, 'repair');
-    const words = kind === 'refrigerantAdded' ? ADDED_WORDS : RECOVERED_WORDS;
-    const saysMore = reasonText !== '' && !nameKey(words[reason as never]).includes(nameKey(reasonText));
-    const note = [reading.text('note'), saysMore ? `reason in the list: ${reasonText}` : '']
+  const bottle = bottleOf(reading, machine, intake);
+  const leak = leakOf(reading, machine, intake);
+  const said: string[] = [];
+  const entries = amounts.flatMap((amount): Entry[] => {
+    const reason = reasonOf(reading, amount);
+    if (reason === null) return [];
+    const { kind, mass, why } = amount;
+    const words: string = (kind === 'refrigerantAdded' ? ADDED_WORDS : RECOVERED_WORDS)[reason as never];
+    const { text } = reasonText(reading);
+    // The law's own word for it needs no note; any other one is kept as it was written.
+    const saysMore = text !== '' && phraseKey(text) !== phraseKey(words) && !isCode(text, kind);
+    const note = [reading.said('note'), saysMore ? `reason in the list: ${text}` : '', leak.note]
       .filter(Boolean)
       .join('; ');
-    return withId(
-      {
-        kind,
-        applianceId: machine?.id ?? '',
-        on: on ?? '',
-        by,
-        mass,
-        ...(why === null ? {} : { massUnknown: why }),
-        reason,
-        ...(bottle === '' ? {} : { cylinderId: lookups.cylinders.get(bottle)[0]?.id ?? bottle }),
-        ...(leak === '' || kind !== 'refrigerantAdded' ? {} : { leakId: leakIdOf(machine, leak, intake) }),
-        ...(note === '' ? {} : { note }),
-      } as Omit<Entry, 'id'>,
-      intake,
-    );
+    said.push(`${amountWords(amount)}, ${words.toLowerCase()}`);
+    return [
+      withId(
+        {
+          kind,
+          applianceId: machine?.id ?? '',
+          on: on ?? '',
+          by: writer.by,
+          mass,
+          ...(why === null ? {} : { massUnknown: why }),
+          reason,
+          ...(bottle.id === null ? {} : { cylinderId: bottle.id }),
+          ...(leak.id === null || kind !== 'refrigerantAdded' ? {} : { leakId: leak.id }),
+          ...(note === '' ? {} : { note }),
+        } as Omit<Entry, 'id'>,
+        intake,
+      ),
+    ];
   });
-  return finished(reading, sheet, machine, on, entries, intake, amountWords(amounts));
+  const words = [
+    said.join('; '),
+    leak.id === null ? '' : `for leak ${reading.said('leakId')}`,
+    bottle.words,
+    writer.words,
+    noteWords(entries),
+  ];
+  return finished(reading, sheet, machine, on, entries, intake, words, [...writer.rows, ...bottle.rows]);
 };
+
+const noteWords = ([entry]: readonly Entry[]): string => (entry?.note ? `note: ${entry.note}` : '');
 
 /** The refrigerant of the list is that of the machine, now or before a conversion. */
 function checkGas(reading: RowReading, machine: Appliance | null, { lookups }: Intake): void {
-  const text = reading.text('refrigerant');
-  if (text === '') return;
+  const text = reading.said('refrigerant');
+  if (text === '' || isGasUnknown(text)) return;
   const gas = refrigerantNamed(text);
   if (gas === null) {
-    reading.fault('refrigerant', `“${text}” is no refrigerant that is known here`, 'Write it as R-404A.');
+    reading.ask(
+      'refrigerant',
+      `“${reading.text('refrigerant')}” is no refrigerant that is known here`,
+      'Say which it is, or leave it out.',
+      gasesWithNumber(text).map((value) => ({ value, words: value })),
+    );
     return;
   }
-  if (machine === null) return;
+  if (machine === null || machine.refrigerant === null) return;
   const held = [
     machine.refrigerant,
     ...livingOf(lookups.known.entriesOf(machine.id), machine.id).flatMap((entry) =>
@@ -69,13 +112,30 @@ function checkGas(reading: RowReading, machine: Appliance | null, { lookups }: I
   if (!held.includes(gas))
     reading.fault(
       'refrigerant',
-      `is ${gas} here, and ${machine.name} holds ${machine.refrigerant}`,
+      `is ${gas} here, and ${machine.name} holds ${gasNameOf(machine.refrigerant)}`,
       'Correct the machine or the refrigerant; a mixed charge is not written down as if it were none.',
     );
 }
 
-function leakIdOf(machine: Appliance | null, label: string, { lookups }: Intake): string {
-  if (!machine) return label;
-  const labels = leakLabels(lookups.known.entriesOf(machine.id));
-  return [...labels].find(([, known]) => nameKey(known) === nameKey(label))?.[0] ?? label;
+/** A label or a number is a leak's; yes, no and a description are none, and are told as a note. */
+function leakOf(
+  reading: RowReading,
+  machine: Appliance | null,
+  { lookups }: Intake,
+): { id: string | null; note: string } {
+  const text = reading.said('leakId');
+  const none = { id: null, note: '' };
+  if (saysNothing(text) || isGasUnknown(text)) return none;
+  // A column of yes, no, 0 and 1 says whether there was a leak, and numbers none.
+  const flags = reading.columns
+    .all('leakId')
+    .every((cell) => saysNothing(cell.text) || flagSaid(cell.text) !== null);
+  if (flags || (flagSaid(text) !== null && !/^\d/.test(text)))
+    return flagSaid(text) === true ? { id: null, note: 'the list says that it leaked' } : none;
+  const labels = machine ? leakLabels(lookups.known.entriesOf(machine.id)) : new Map<string, string>();
+  const known = [...labels].find(([id, label]) => nameKey(label) === nameKey(text) || id === text)?.[0];
+  if (known !== undefined) return { id: known, note: '' };
+  return /^(?:(?:leak|leck|l|k|no\.?|nr\.?)[ -]?)?\d{1,4}[a-z]?$/i.test(text)
+    ? { id: text, note: '' }
+    : { id: null, note: `leak in the list: ${text}` };
 }

@@ -2,27 +2,29 @@
 import type { Entry } from '../core/logbook/entry';
 import { nameKey } from './cells';
 import { dayFor, finished, machineOf, withId, writerOf } from './logRow';
-import { flagNamed } from './namesRead';
+import { flagSaid } from './machineWords';
+import { FLAG_CHOICES } from './rowTools';
 import type { Read } from './understood';
 
 export const readInspection: Read = (reading, sheet, intake) => {
   const machine = machineOf(reading, intake);
   const on = dayFor(reading, machine, intake);
-  const all = reading.choice('allAccessibleInspected', flagNamed, 'Use yes or no.');
+  const writer = writerOf(reading, intake);
+  const all = reading.choice('allAccessibleInspected', flagSaid, FLAG_CHOICES);
   const methods = reading
-    .text('methods')
+    .said('methods')
     .split(/[,;/+]| and /)
     .map((each) => each.trim())
     .filter(Boolean);
-  const leaks = reading.text('leaksFound');
+  const leaks = reading.said('leaksFound');
   const none = /^(?:0|no|none|no leaks?|n|nothing|ok|passed?)$/.test(nameKey(leaks)) || leaks === '';
-  const note = [reading.text('note'), none ? '' : `leaks in the list: ${leaks}`].filter(Boolean).join('; ');
+  const note = [reading.said('note'), none ? '' : `leaks in the list: ${leaks}`].filter(Boolean).join('; ');
   const entry = withId(
     {
       kind: 'leakInspection',
       applianceId: machine?.id ?? '',
       on: on ?? '',
-      by: writerOf(reading, intake),
+      by: writer.by,
       ...(methods.length > 0 ? { methods } : {}),
       ...(all === null ? {} : { allAccessibleInspected: all }),
       ...(note === '' ? {} : { note }),
@@ -36,6 +38,12 @@ export const readInspection: Read = (reading, sheet, intake) => {
     on,
     [entry],
     intake,
-    `inspected${methods.length > 0 ? ` with ${methods.join(', ')}` : ''}`,
+    [
+      `inspected${methods.length > 0 ? ` with ${methods.join(', ')}` : ''}`,
+      all === false ? 'not all accessible parts' : '',
+      writer.words,
+      note === '' ? '' : `note: ${note}`,
+    ],
+    writer.rows,
   );
 };

@@ -1,35 +1,61 @@
 /** What every log has: a machine, a day, a person; and how a row that the logbook has already is recognised, however often it comes. */
 import type { Entry } from '../core/logbook/entry';
 import { livingOf } from '../core/logbook/order';
-import type { Appliance } from '../core/logbook/tables';
+import type { Appliance, Cylinder, Person } from '../core/logbook/tables';
 import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
 import { dateWords } from '../words/dates';
+import { nameKey } from './cells';
 import type { RowReading } from './reading';
-import { type Intake, type Understood, entryId, findOne, understood } from './understood';
+import {
+  type Intake,
+  type StagedRow,
+  type Understood,
+  entryId,
+  findOne,
+  idFrom,
+  understood,
+} from './understood';
 
-/** The machine of a row, at its site where one is named. */
+/** The machine of a row: by its serial number or tag first, then by its name at the site that the row names. */
 export function machineOf(reading: RowReading, { lookups }: Intake): Appliance | null {
-  const text = reading.text('applianceId');
-  let found = lookups.machines.get(text);
-  if (reading.text('siteId') !== '') {
-    const site = findOne(
-      reading,
-      'siteId',
-      'site',
-      lookups.sites.get(reading.text('siteId')),
-      lookups.sites.nearest(reading.text('siteId')),
-      'Correct the name, or bring the sites in first.',
-    );
-    if (!site) return null;
-    found = found.filter(({ siteId }) => siteId === site.id);
+  const siteText = reading.said('siteId');
+  const site =
+    siteText === ''
+      ? null
+      : findOne(
+          reading,
+          'siteId',
+          'site',
+          lookups.sites.get(siteText),
+          () => lookups.sites.nearest(siteText),
+          'Correct the name, or bring the sites in first.',
+        );
+  if (siteText !== '' && !site) return null;
+  const here = (found: readonly Appliance[]): readonly Appliance[] =>
+    site ? found.filter(({ siteId }) => siteId === site.id) : found;
+  const text = reading.said('applianceId');
+  const tag = reading.said('machineTag');
+  const byTag = tag === '' ? [] : here(lookups.tags.get(tag));
+  const [tagged] = byTag;
+  if (tagged && byTag.length === 1) {
+    const named = text === '' ? [] : here(lookups.machines.get(text));
+    return named.length === 0 || named.some(({ id }) => id === tagged.id)
+      ? tagged
+      : reading.fault(
+          'machineTag',
+          `“${tag}” is ${tagged.name}, and the row names ${text}`,
+          'Correct the tag or the name.',
+        );
   }
+  const numbered = here(lookups.tags.get(text));
+  const found = numbered.length === 1 ? numbered : here(lookups.machines.get(text));
   return findOne(
     reading,
     'applianceId',
     'machine',
     found,
-    lookups.machines.nearest(text),
+    () => lookups.machines.nearest(text),
     'Correct the name, or bring the machines in first.',
   );
 }
@@ -49,15 +75,47 @@ export function dayFor(reading: RowReading, machine: Appliance | null, { lookups
   return on;
 }
 
-export const writerOf = (reading: RowReading, { lookups }: Intake): string => {
-  const text = reading.text('by');
-  if (text === '') return 'not recorded';
+/** Something that a row names and that may become a row of its own. */
+interface Named {
+  rows: readonly StagedRow[];
+  words: string;
+}
+
+export function writerOf(
+  reading: RowReading,
+  { lookups, mapping, strangers }: Intake,
+): Named & { by: string } {
+  const text = reading.said('by');
+  if (text === '') return { by: 'not recorded', rows: [], words: '' };
+  const words = `by ${text}`;
   const found = lookups.people.get(text);
-  return found.length === 1 ? (found[0]?.id ?? text) : text;
-};
+  const [person] = found;
+  if (person && found.length === 1) return { by: person.id, rows: [], words };
+  strangers.people.add(text);
+  if (!mapping.newPeople || found.length > 1) return { by: text, rows: [], words };
+  const fresh: Person = { id: idFrom('person', nameKey(text)), name: text };
+  return { by: fresh.id, rows: [{ table: 'people', id: fresh.id, row: fresh }], words };
+}
+
+export function bottleOf(
+  reading: RowReading,
+  machine: Appliance | null,
+  { lookups, mapping, strangers }: Intake,
+): Named & { id: string | null } {
+  const text = reading.said('cylinderId');
+  if (text === '') return { id: null, rows: [], words: '' };
+  const words = `bottle ${text}`;
+  const found = lookups.cylinders.get(text)[0];
+  if (found) return { id: found.id, rows: [], words };
+  strangers.bottles.add(text);
+  const refrigerant = machine?.refrigerant ?? null;
+  if (!mapping.newBottles || refrigerant === null) return { id: text, rows: [], words };
+  const fresh: Cylinder = { id: idFrom('cylinder', nameKey(text)), serial: text, refrigerant };
+  return { id: fresh.id, rows: [{ table: 'cylinders', id: fresh.id, row: fresh }], words };
+}
 
 /** What an entry says, as far as two of them are the same fact. */
-function factOf(entry: Omit<Entry, 'id'>): string {
+export function factOf(entry: Omit<Entry, 'id'>): string {
   const { applianceId, on, kind } = entry;
   const gas = entry as { mass?: Mass | null; reason?: string };
   return [applianceId, on, kind, gas.mass ? String(exactGrams(gas.mass)) : '', gas.reason ?? ''].join(
@@ -85,6 +143,17 @@ function isKnown(entry: Entry, ordinal: number, { lookups }: Intake): boolean {
   );
 }
 
+/** Heading under which it is said what rows of a log that say the same are. */
+export const DOUBLES = 'doubles';
+
+/** The number of an earlier row of which every cell says the same; null where there is none, or each is a fact of its own. */
+function sameRowBefore(reading: RowReading, sheet: string, { mapping, rowsSeen }: Intake): number | null {
+  const key = [sheet, ...reading.row.cells.map(({ text }) => text.trim())].join('\u0000');
+  const before = rowsSeen.get(key) ?? null;
+  if (before === null) rowsSeen.set(key, reading.row.number);
+  return mapping.doubles === 'each' ? null : before;
+}
+
 export function finished(
   reading: RowReading,
   sheet: string,
@@ -92,17 +161,39 @@ export function finished(
   on: string | null,
   entries: readonly Entry[],
   intake: Intake,
-  what: string,
+  what: readonly string[],
+  rows: readonly StagedRow[] = [],
 ): Understood {
+  const site = machine && intake.lookups.siteOf(machine.siteId);
+  const words = [
+    machine?.name ?? reading.text('applianceId'),
+    site?.name ?? '',
+    on === null ? '' : dateWords(on),
+    ...what,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const before = reading.faults.length > 0 ? null : sameRowBefore(reading, sheet, intake);
+  if (before !== null && intake.mapping.doubles === 'one')
+    return understood(reading, sheet, { words: `${words}: the same as row ${String(before)}`, known: true });
+  if (before !== null)
+    reading.askOf(
+      DOUBLES,
+      `says the same as row ${String(before)}`,
+      'Say whether such rows are each a fact of their own, or one that was written down twice.',
+      [
+        { value: 'each', words: 'each is a fact of its own' },
+        { value: 'one', words: 'written down twice: it is one' },
+      ],
+    );
   const fresh =
     reading.faults.length > 0
       ? []
       : entries.filter((entry) => !isKnown(entry, intake.taken.get(factOf(entry)) ?? 1, intake));
   return understood(reading, sheet, {
-    words: [machine?.name ?? reading.text('applianceId'), on === null ? null : dateWords(on), what]
-      .filter(Boolean)
-      .join(', '),
+    words,
     known: entries.length > 0 && fresh.length === 0,
     entries: fresh,
+    rows: fresh.length === 0 ? [] : rows,
   });
 }

@@ -3,7 +3,7 @@ import type { Entry } from '../core/logbook/entry';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../core/logbook/tables';
 import type { Day } from '../core/quantity/day';
 import { nameKey } from './cells';
-import { nearest } from './namesRead';
+import { nearest } from './nearestName';
 
 /** What is in the logbook already. */
 export interface KnownRows {
@@ -55,6 +55,8 @@ export class Lookups {
   readonly owners;
   readonly people;
   readonly machines;
+  /** machines by serial number and tag alone */
+  readonly tags;
   readonly cylinders;
 
   constructor(readonly known: KnownRows) {
@@ -67,6 +69,7 @@ export class Lookups {
       serialNumber,
       id,
     ]);
+    this.tags = new ByName(known.appliances, ({ tag, serialNumber }) => [serialNumber, tag]);
     this.cylinders = new ByName(known.cylinders, ({ serial, id }) => [serial, id]);
     this.siteById = new Map(known.sites.map((site) => [site.id, site]));
   }
@@ -74,6 +77,11 @@ export class Lookups {
   private readonly siteById: Map<string, Site>;
 
   siteOf = (id: string): Site | null => this.siteById.get(id) ?? null;
+
+  addMachine(machine: Appliance): void {
+    this.machines.add(machine);
+    this.tags.add(machine);
+  }
 
   addSite(site: Site): void {
     this.sites.add(site);

@@ -1,57 +1,58 @@
-/** Lists of machines, with their full charge. What is there already is recognised by its name at its site. */
+/**
+ * Lists of machines, with their full charge. What is there already is recognised by its serial number or tag, then by its name
+ * at its site; two rows of one machine are never merged.
+ */
 import { livingOf } from '../core/logbook/order';
-import type { Appliance, Site } from '../core/logbook/tables';
+import type { Entry } from '../core/logbook/entry';
+import { CATEGORIES, DETECTIONS } from '../core/logbook/fields';
+import { APPLIANCE_KINDS, type Appliance, type Site } from '../core/logbook/tables';
+import { dayText } from '../core/quantity/day';
 import { exactGrams } from '../core/quantity/mass';
-import { KIND_WORDS } from '../words/codes';
+import { choices } from '../words/choice';
+import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS } from '../words/codes';
+import { gasNameOf } from '../words/gas';
 import { nameKey } from './cells';
-import { categoryNamed, detectionNamed, flagNamed, kindNamed, usualCategory } from './namesRead';
+import {
+  categorySaid,
+  detectionSaid,
+  flagSaid,
+  kindInName,
+  kindSaid,
+  methodSaid,
+  usualCategory,
+} from './machineWords';
 import type { RowReading } from './reading';
-import { filled, gas, named, typed } from './rowTools';
+import { FLAG_CHOICES, filled, gas, named, typed } from './rowTools';
 import { type Intake, type Read, type StagedRow, entryId, findOne, idFrom, understood } from './understood';
 
 /** From when a full charge holds whose list names no day. */
 const BEGINNING = '2000-01-01';
 
-const METHODS = [
-  [/maker|manufact|name ?plate|data plate|factory/, 'maker'],
-  [/calc/, 'calculated'],
-  [/weigh|measured/, 'weighed'],
-] as const;
-
 export const readAppliance: Read = (reading, sheet, intake) => {
   const { lookups, mapping } = intake;
   const name = named(reading, 'name');
   const { site, fresh } = siteFor(reading, intake);
-  const same = lookups.machines.get(name).find((each) => site !== null && each.siteId === site.id);
+  const numbers = { serialNumber: reading.said('serialNumber'), tag: reading.said('tag') };
+  const same = sameMachine(reading, name, site, numbers, intake);
   const refrigerant = gas(reading);
   const kind =
-    reading.choice('kind', kindNamed, `Use ${Object.values(KIND_WORDS).join(', ')}.`) ??
+    reading.choice('kind', kindSaid, choices(APPLIANCE_KINDS, KIND_WORDS)) ??
     same?.kind ??
-    kindNamed(name) ??
+    kindInName(name) ??
     'other';
-  const category =
-    reading.choice(
-      'category',
-      categoryNamed,
-      'Use commercial refrigeration, industrial process, comfort cooling or other.',
-    ) ??
-    same?.category ??
-    usualCategory(kind);
-  if (category === null && reading.text('category') === '')
-    reading.fault(
-      'category',
-      'is missing',
-      'A rule’s limit hangs on it: commercial refrigeration, industrial process, comfort cooling or other.',
-    );
+  const category = categoryOf(reading, kind, same);
   if (same && refrigerant !== null && same.refrigerant !== refrigerant)
     reading.fault(
       'refrigerant',
-      `is ${refrigerant} here, and ${same.refrigerant} in the logbook`,
+      `is ${refrigerant} here, and ${gasNameOf(same.refrigerant)} in the logbook`,
       'Leave the row out, or put the machine right in the logbook first.',
     );
   const installedOn = reading.day('installedOn');
+  const inspectedOn = reading.day('inspectedOn');
   const appliance = {
-    id: same?.id ?? idFrom('appliance', site?.id ?? '', nameKey(name)),
+    id:
+      same?.id ??
+      idFrom('appliance', site?.id ?? '', nameKey(name), ...numbersKey(name, site, numbers, intake)),
     siteId: site?.id ?? '',
     name,
     kind,
@@ -59,57 +60,161 @@ export const readAppliance: Read = (reading, sheet, intake) => {
     refrigerant,
     ...filled({
       installedOn,
-      recordFrom: mapping.recordFrom ?? null,
-      hermetic: reading.choice('hermetic', flagNamed, 'Use yes or no.'),
-      automaticDetection: reading.choice('automaticDetection', detectionNamed, 'Use none, part or whole.'),
-      tag: reading.text('tag'),
-      model: reading.text('model'),
-      serialNumber: reading.text('serialNumber'),
-      assembly: reading.text('assembly'),
-      location: reading.text('location'),
-      access: reading.text('access'),
+      // Nobody is late here for the time before the logbook answers.
+      recordFrom: mapping.recordFrom ?? (site ? dayText(lookups.known.todayAt(site.timezone)) : null),
+      hermetic: reading.choice('hermetic', flagSaid, FLAG_CHOICES),
+      automaticDetection: reading.choice(
+        'automaticDetection',
+        detectionSaid,
+        choices(DETECTIONS, DETECTION_WORDS),
+      ),
+      ...numbers,
+      model: modelOf(reading),
+      assembly: reading.said('assembly'),
+      location: reading.said('location'),
+      access: reading.said('access'),
     }),
   } as Appliance;
   const charge = chargeEntry(reading, appliance, intake, same !== undefined);
-  if (!same && reading.faults.length === 0) lookups.machines.add(appliance);
+  const inspection = inspectedOn === null || same ? null : inspectionEntry(appliance, inspectedOn, intake);
+  if (!same) {
+    intake.listed.set(appliance.id, reading);
+    if (name !== '' && site) lookups.addMachine(appliance);
+  }
+  const words = [
+    name,
+    KIND_WORDS[kind],
+    category === null ? '' : CATEGORY_WORDS[category],
+    gasNameOf(refrigerant),
+    site ? `at ${site.name}` : '',
+    charge?.mass ? `full charge ${typed(charge.mass)}` : 'full charge not known',
+    numbers.serialNumber ? `serial number ${numbers.serialNumber}` : '',
+    numbers.tag ? `tag ${numbers.tag}` : '',
+    appliance.model ?? '',
+    appliance.recordFrom ? `this logbook answers from ${appliance.recordFrom}` : '',
+  ];
   return understood(reading, sheet, {
-    words: `${name}, ${KIND_WORDS[kind]}, ${refrigerant ?? ''}${site ? ` at ${site.name}` : ''}${charge?.mass ? `, full charge ${typed(charge.mass)}` : ''}`,
+    words: words.filter(Boolean).join(', '),
     known: same !== undefined && charge === null,
     rows: same ? [] : [...fresh, { table: 'appliances', id: appliance.id, row: appliance }],
-    entries: charge === null ? [] : [charge.entry],
+    entries: [...(charge === null ? [] : [charge.entry]), ...(inspection ? [inspection] : [])],
   });
 };
 
-/** The site of a machine; one that is new where it was said how new sites are. */
+const modelOf = (reading: RowReading): string => {
+  const [maker, model] = [reading.said('maker'), reading.said('model')];
+  return nameKey(model).startsWith(nameKey(maker)) ? model : [maker, model].filter(Boolean).join(' ');
+};
+
+function categoryOf(
+  reading: RowReading,
+  kind: Appliance['kind'],
+  same: Appliance | undefined,
+): Appliance['category'] | null {
+  const words = choices(CATEGORIES, CATEGORY_WORDS);
+  const text = reading.said('category');
+  if (text !== '') return reading.choice('category', categorySaid, words);
+  const category = same?.category ?? usualCategory(kind);
+  return (
+    category ??
+    reading.ask(
+      'category',
+      'is missing',
+      'A rule’s limit hangs on it: commercial refrigeration, industrial process, comfort cooling or other.',
+      words,
+    )
+  );
+}
+
+interface Numbers {
+  serialNumber: string;
+  tag: string;
+}
+
+/** Two machines of one name at one site are two where serial number or tag tells them apart. */
+const differs = (machine: Appliance, { serialNumber, tag }: Numbers): boolean =>
+  (serialNumber !== '' &&
+    machine.serialNumber != null &&
+    nameKey(machine.serialNumber) !== nameKey(serialNumber)) ||
+  (tag !== '' && machine.tag != null && nameKey(machine.tag) !== nameKey(tag));
+
+const atSite = (found: readonly Appliance[], site: Site | null): readonly Appliance[] =>
+  site ? found.filter(({ siteId }) => siteId === site.id) : [];
+
+/** A part of the id where the name alone would be that of another machine. */
+function numbersKey(name: string, site: Site | null, numbers: Numbers, { lookups }: Intake): string[] {
+  const others = atSite(lookups.machines.get(name), site).some((each) => differs(each, numbers));
+  return others ? [nameKey(numbers.serialNumber), nameKey(numbers.tag)] : [];
+}
+
+/** The machine of the logbook that the row tells of; one that another row of this list tells of already is a fault. */
+function sameMachine(
+  reading: RowReading,
+  name: string,
+  site: Site | null,
+  numbers: Numbers,
+  { lookups, listed }: Intake,
+): Appliance | undefined {
+  const numbered = [numbers.serialNumber, numbers.tag]
+    .filter(Boolean)
+    .flatMap((number) => atSite(lookups.tags.get(number), site));
+  const found =
+    numbered[0] ?? atSite(lookups.machines.get(name), site).find((machine) => !differs(machine, numbers));
+  const earlier = found && listed.get(found.id);
+  if (!earlier) return found;
+  const alike = earlier.row.cells.map(({ text }) => text.trim()).join('\u0000');
+  const both = `rows ${String(earlier.row.number)} and ${String(reading.row.number)}`;
+  if (alike === reading.row.cells.map(({ text }) => text.trim()).join('\u0000'))
+    reading.fault('name', `“${name}” stands twice: ${both} say the same`, 'Leave this row out.');
+  else
+    for (const each of [earlier, reading])
+      each.fault(
+        'name',
+        `“${name}” stands twice: ${both} tell different things of one machine, or two machines have one name`,
+        'Leave one of them out, or tell them apart by serial number, tag or name.',
+      );
+  return undefined;
+}
+
+/** The site of a machine; a new one, where the import says how new sites are set up. */
 function siteFor(
   reading: RowReading,
   { lookups, mapping }: Intake,
 ): { site: Site | null; fresh: StagedRow[] } {
-  const text = reading.text('siteId');
-  const found = lookups.sites.get(text);
+  const text = reading.said('siteId');
   if (text === '' && lookups.known.sites.length === 1)
     return { site: lookups.known.sites[0] ?? null, fresh: [] };
-  if (found.length === 0 && text !== '' && mapping.newSites) {
-    const site: Site = { id: idFrom('site', nameKey(text)), name: text, ...mapping.newSites };
-    lookups.addSite(site);
-    return { site, fresh: [{ table: 'sites', id: site.id, row: site }] };
-  }
-  return {
-    site: findOne(
-      reading,
-      'siteId',
-      'site',
-      found,
-      lookups.sites.nearest(text),
-      'Bring the sites in first, or say the time zone and rules of new sites.',
-    ),
-    fresh: [],
-  };
+  if (text !== '' && mapping.newSites && lookups.sites.get(text).length === 0)
+    lookups.addSite({ id: idFrom('site', nameKey(text)), name: text, ...mapping.newSites });
+  const site = findOne(
+    reading,
+    'siteId',
+    'site',
+    lookups.sites.get(text),
+    () => lookups.sites.nearest(text),
+    'Bring the sites in first, or say the time zone and rules of new sites.',
+  );
+  // Every row that names a new site brings it, so that none hangs on another that is faulty or left out.
+  const isNew = site !== null && !lookups.known.sites.some(({ id }) => id === site.id);
+  return { site, fresh: isNew ? [{ table: 'sites', id: site.id, row: site }] : [] };
 }
+
+const inspectionEntry = (appliance: Appliance, on: string, intake: Intake): Entry => ({
+  id: entryId(intake, 'leakInspection', appliance.id, on),
+  kind: 'leakInspection',
+  applianceId: appliance.id,
+  on,
+  by: 'not recorded',
+  note: `from ${intake.file}: the last inspection before the machine came into the record`,
+});
 
 function chargeEntry(reading: RowReading, appliance: Appliance, intake: Intake, isKnown: boolean) {
   const { lookups, file } = intake;
-  if (reading.text('fullCharge') === '') return null;
+  if (
+    reading.said('fullCharge') === '' ||
+    /^(?:unknown|not known|\?+|unbekannt)$/i.test(reading.said('fullCharge'))
+  )
+    return null;
   const mass = reading.amount('fullCharge');
   if (mass === null) return null;
   if (exactGrams(mass) <= 0n)
@@ -118,7 +223,7 @@ function chargeEntry(reading: RowReading, appliance: Appliance, intake: Intake, 
       'is nothing',
       'Write how much the machine holds, or leave the cell empty.',
     );
-  const said = METHODS.find(([pattern]) => pattern.test(nameKey(reading.text('fullChargeMethod'))))?.[1];
+  const said = methodSaid(reading.said('fullChargeMethod'));
   if (isKnown) {
     const there = livingOf(lookups.known.entriesOf(appliance.id), appliance.id).flatMap((entry) =>
       entry.kind === 'fullChargeSet' && entry.mass ? [exactGrams(entry.mass)] : [],

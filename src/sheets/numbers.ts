@@ -5,30 +5,69 @@ import type { Cell } from './cells';
 
 export type DecimalMark = ',' | '.';
 
-const GROUPED_BY_POINT = /\d\.\d{3}(?:\D|$)/;
-const COMMA_DECIMAL = /\d,\d{1,2}(?:\D|$)|\d,\d{4,}|(?:^|\D)0,\d/;
-const POINT_DECIMAL = /\d\.\d{1,2}(?:\D|$)|\d\.\d{4,}|(?:^|\D)0\.\d/;
+/** What sets thousands apart without being a mark of decimals: blanks and apostrophes. */
+const APART = /(?<=\d)[\s'’\u00a0\u202f](?=\d{3}(?:\D|$))/g;
+const FIGURES = /\d[\d.,]*/g;
 
-/** Which mark stands before decimals in a column; null: no cell says it. */
-export function decimalMarkOf(cells: readonly Cell[]): DecimalMark | null {
-  const texts = cells.filter(({ type }) => type === 'text').map(({ text }) => text);
-  if (texts.some((text) => COMMA_DECIMAL.test(text) || (text.includes(',') && GROUPED_BY_POINT.test(text))))
-    return ',';
-  return texts.some((text) => POINT_DECIMAL.test(text)) ? '.' : null;
+/** What one figure says of its marks by itself. */
+interface Marks {
+  /** the mark before its decimals; null: it has none */
+  decimal: DecimalMark | null;
+  /** the mark that sets its thousands apart */
+  thousands: DecimalMark | null;
+  /** `1,250` or `1.250`: the one mark in it may be either */
+  either: DecimalMark | null;
 }
 
-const LOOKS_AMBIGUOUS = /^\D*\d{1,3},\d{3}\D*$/;
+const other = (mark: DecimalMark): DecimalMark => (mark === ',' ? '.' : ',');
 
-/** A number with a point, without what sets thousands apart. `1,250` is a thousand only where the column says so. */
+function marksOf(figure: string): Marks {
+  const marks = figure.replace(/[.,]+$/, '').replace(/\d/g, '');
+  const last = marks.at(-1) as DecimalMark | undefined;
+  if (last === undefined) return { decimal: null, thousands: null, either: null };
+  if (marks.includes(other(last))) return { decimal: last, thousands: other(last), either: null };
+  if (marks.length > 1) return { decimal: null, thousands: last, either: null };
+  const [whole = '', after = ''] = figure.split(last);
+  return after.length === 3 && /^[1-9]\d{0,2}$/.test(whole)
+    ? { decimal: null, thousands: null, either: last }
+    : { decimal: last, thousands: null, either: null };
+}
+
+/** Which mark stands before decimals in a column; null: no cell says it, or two contradict each other. */
+export function decimalMarkOf(cells: readonly Cell[]): DecimalMark | null {
+  const said = new Set<DecimalMark>();
+  for (const { text, type } of cells) {
+    if (type !== 'text' || !/\d[.,]\d/.test(text) || /\d[/.-]\d{1,2}[/.-]\d/.test(text)) continue;
+    for (const [figure] of text.replace(APART, '').matchAll(FIGURES)) {
+      const { decimal, thousands } = marksOf(figure);
+      if (decimal) said.add(decimal);
+      else if (thousands) said.add(other(thousands));
+    }
+  }
+  const [only] = said;
+  return said.size === 1 ? (only ?? null) : null;
+}
+
+/**
+ * A number with a point, without what sets thousands apart. Each figure says by itself what its marks are; `1,250` and
+ * `1.250` may be read two ways, and are what the column says.
+ */
 export function plainNumber(text: string, mark: DecimalMark | null): Result<string, 'ambiguous'> {
-  const apart = text.replace(/(?<=\d)[\s'’\u00a0\u202f](?=\d{3}(?:\D|$))/g, '');
-  if (mark === ',') return ok(apart.replace(/\.(?=\d{3}(?:\D|$))/g, '').replace(/(?<=\d),(?=\d)/g, '.'));
-  if (mark === null && LOOKS_AMBIGUOUS.test(apart)) return refused('ambiguous');
-  return ok(apart.replace(/(?<=\d),(?=\d{3}(?:\D|$))/g, '').replace(/(?<=\d),(?=\d)/g, '.'));
+  let ambiguous = false;
+  const plain = text.replace(APART, '').replace(FIGURES, (given) => {
+    const figure = given.replace(/[.,]+$/, '');
+    const { decimal, thousands, either } = marksOf(figure);
+    if (either !== null && mark === null) ambiguous = true;
+    const before = either === null ? decimal : either === mark ? either : null;
+    const apart = either === null ? thousands : either === mark ? null : either;
+    const joined = apart === null ? figure : figure.replaceAll(apart, '');
+    return before === null ? joined : joined.replace(before, '.');
+  });
+  return ambiguous ? refused('ambiguous') : ok(plain);
 }
 
 const NOT_WEIGHED =
-  /^(?:not (?:weighed|recorded|known)|unknown|no scale|n\/?a|n\.a\.|nobody weighed|\?+|-+|–)(?![\w.])[:;,. ]*(.*)$/i;
+  /^(?:not (?:weighed|recorded|known|measured)|unweighed|unknown|no scale|nobody weighed|\?+|nicht gewogen|ungewogen|unbekannt)(?![\w.])[:;,. ]*(.*)$/i;
 
 /** Why there is no weight, if this says that nobody weighed; empty where it gives no reason. */
 export const notWeighedIn = (text: string): string | null => {
@@ -66,6 +105,7 @@ const UNIT_WORDS: Readonly<Record<string, MassUnit>> = {
   lbs: 'lb',
   pound: 'lb',
   pounds: 'lb',
+  pfund: 'lb',
   oz: 'oz',
   ounce: 'oz',
   ounces: 'oz',
@@ -75,10 +115,12 @@ const UNIT_WORDS: Readonly<Record<string, MassUnit>> = {
   kilos: 'kg',
   kilogram: 'kg',
   kilograms: 'kg',
+  kilogramm: 'kg',
   g: 'g',
   gram: 'g',
   grams: 'g',
   gr: 'g',
+  gramm: 'g',
 };
 
 /** A unit of mass by how it is written; null: none of ours. */

@@ -7,7 +7,8 @@ import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { type Cell, type Sheet, textCell } from './cells';
 import { type Mapping, mappingFrom, mappingSchema } from './mapping';
 import { CHARGE, MACHINE, SITE, known } from './known.testkit';
-import { planImport, wouldExceed } from './plan';
+import { planImport } from './plan';
+import { wouldExceed } from './wouldExceed';
 
 const sheet = (text: string, name = 'list'): Sheet => ({
   name,
@@ -107,7 +108,7 @@ describe('a gas log', () => {
     ['an unknown machine', '2026-03-14|Rack 2|3 kg', '2 Machine: “Rack 2” is no machine of this logbook'],
     ['a weight without a unit', '2026-03-14|Rack 1|3', '2 Added: “3” has no unit'],
     ['a day to come', '2027-03-14|Rack 1|3 kg', '2 Date: lies after today, 2026-11-23'],
-    ['nothing', '2026-03-14|Rack 1|0 kg', '2 Added: is empty'],
+    ['nothing', '2026-03-14|Rack 1|0 kg', '2 Added: is nothing'],
     [
       'two days in one',
       '03/04/2026|Rack 1|3 kg',
@@ -167,7 +168,7 @@ describe('a gas log', () => {
     const made = plan(`Date|Machine|Added (lb)\n2026-11-20|Rack 1|30`);
     expect(wouldExceed(made, known(), SHIPPED_PACKS)).toEqual({
       touched: 1,
-      would: [{ machine: 'Rack 1', site: 'Pier 9', on: '2026-11-20', percent: 30, limit: 20 }],
+      would: [{ machine: 'Rack 1', site: 'Pier 9', on: '2026-11-20', percent: 30, bound: null, limit: 20 }],
     });
     const little = plan(`Date|Machine|Added (lb)\n2026-11-20|Rack 1|20`);
     expect(wouldExceed(little, known(), SHIPPED_PACKS)).toEqual({ touched: 1, would: [] });
@@ -238,15 +239,16 @@ describe('what is there already', () => {
               `2026-03-${String(day).padStart(2, '0')}|Rack 1|${String(pounds)}|${reason}`,
           )
           .join('\n')}`;
-        const first = plan(text);
+        const each: Mapping = { doubles: 'each' };
+        const first = plan(text, known(), each);
         expect(first.entries.length).toBe(rows.length);
-        const again = plan(text, known([CHARGE, ...first.entries]));
+        const again = plan(text, known([CHARGE, ...first.entries]), each);
         expect([again.entries, again.known]).toEqual([[], rows.length]);
         // Half of it by hand before: only the rest is new.
         const half = first.entries
           .slice(0, Math.ceil(rows.length / 2))
           .map((entry, index) => ({ ...entry, id: `hand ${String(index)}` }));
-        expect(plan(text, known([CHARGE, ...half])).entries.length).toBe(rows.length - half.length);
+        expect(plan(text, known([CHARGE, ...half]), each).entries.length).toBe(rows.length - half.length);
       }),
       { numRuns: 60 },
     );

@@ -1,19 +1,18 @@
-/** What an import would do: every row understood, in the order in which one needs the other, and what would follow. */
+/** What an import would do: every row understood, in the order in which one needs the other. */
 import type { Entry } from '../core/logbook/entry';
-import type { Appliance } from '../core/logbook/tables';
-import { dayText } from '../core/quantity/day';
-import type { Packs } from '../core/rules/packs/shipped';
-import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
-import { entriesByMachine, livingOf } from '../core/logbook/order';
-import { standingFromEntries } from '../core/rules/standing';
+import { listAnd } from '../words/list';
 import type { Sheet } from './cells';
+import type { Carried } from './contents';
+import { type Fault, gathered } from './fault';
 import { FIELDS, SHEET_TABLES, type SheetTable } from './fields';
 import { readGas } from './gasLog';
 import { readInspection } from './inspectionLog';
+import type { RowLeftOut } from './leftOut';
 import { type KnownRows, Lookups } from './lookups';
 import type { Mapping } from './mapping';
 import { type Column, type Matched, matchSheet } from './match';
-import { Columns, type Fault, RowReading } from './reading';
+import { hanging } from './planned';
+import { Columns, RowReading } from './reading';
 import { readAppliance } from './machineList';
 import { readCylinder, readPerson, readSite } from './rowLists';
 import type { Intake, StagedRow, Understood } from './understood';
@@ -23,6 +22,8 @@ export interface SheetPlan {
   table: SheetTable | null;
   columns: readonly Column[];
   rows: number;
+  /** totals, headings that stand again, rows of units */
+  leftOut: readonly RowLeftOut[];
 }
 
 export interface ImportPlan {
@@ -34,6 +35,8 @@ export interface ImportPlan {
   known: number;
   rows: readonly StagedRow[];
   entries: readonly Entry[];
+  /** technicians and bottles that are no people or bottles of the logbook */
+  strangers: { people: readonly string[]; bottles: readonly string[] };
 }
 
 const READ = {
@@ -45,30 +48,71 @@ const READ = {
   inspections: readInspection,
 } as const satisfies Record<SheetTable, unknown>;
 
+export const LIST_WORDS: Readonly<Record<SheetTable, string>> = {
+  sites: 'a list of sites',
+  people: 'a list of people',
+  appliances: 'a list of machines',
+  cylinders: 'a list of bottles',
+  gas: 'a gas log',
+  inspections: 'a log of leak inspections',
+};
+
+const CARRIED_WORDS: Readonly<Record<Carried, string>> = {
+  on: 'days',
+  applianceId: 'machines',
+  direction: 'which way gas went',
+  mass: 'weights',
+  cylinderId: 'bottles',
+};
+
 const orderOf = ({ table }: Matched): number =>
   table === null ? SHEET_TABLES.length : SHEET_TABLES.indexOf(table);
 
 /** Why no row of a sheet can be read, if none can. */
-function sheetFault({ table, columns, rows, sheet }: Matched): Fault | null {
-  if (columns.length === 0 || rows.length === 0) return null;
-  const at = { row: (rows[0]?.number ?? 2) - 1, column: columns.map(({ heading }) => heading).join(', ') };
+function sheetFaults({ table, either, columns, rows, sheet }: Matched): Fault[] {
+  if (columns.length === 0 || rows.length === 0) return [];
+  const head = (rows[0]?.number ?? 2) - 1;
+  const at = { row: head, column: columns.map(({ heading }) => heading).join(', ') };
+  if (either)
+    return [
+      {
+        ...at,
+        message: `“${sheet.name}” may be ${either.map((each) => LIST_WORDS[each]).join(' or ')}`,
+        remedy: 'Say which list it is.',
+      },
+    ];
   if (table === null)
-    return {
-      ...at,
-      message: `“${sheet.name}” is no list that is known here: its columns say too little`,
-      remedy:
-        'Say what each column is: a gas log needs a day, a machine and an amount; a list of machines a name and a refrigerant.',
-    };
+    return [
+      {
+        ...at,
+        message: `“${sheet.name}” is no list that is known here: its columns say too little`,
+        remedy:
+          'Say what each column is: a gas log needs a day, a machine and an amount; a list of machines a name and a refrigerant.',
+      },
+    ];
   const lacking = FIELDS[table].filter(
     ({ needed, field }) => needed && !columns.some((column) => column.field === field),
   );
-  return lacking.length === 0
-    ? null
-    : {
+  if (lacking.length > 0)
+    return [
+      {
         ...at,
         message: `no column is ${lacking.map(({ words }) => words.toLowerCase()).join(', ')}`,
         remedy: 'Say which column it is.',
-      };
+      },
+    ];
+  return columns.flatMap(({ heading, carries }) =>
+    carries === undefined
+      ? []
+      : [
+          {
+            row: head,
+            column: heading,
+            message: `holds ${CARRIED_WORDS[carries]}, and nothing says what it is`,
+            remedy: 'Say which field it is, or that it is left out.',
+          },
+        ],
+  );
 }
 
 export type PlanProgress = (done: number, of: number) => void;
@@ -76,6 +120,21 @@ export type PlanProgress = (done: number, of: number) => void;
 /** Sheets in which anything stands, each with what kind of list it is and what its columns are. */
 export const matchedSheets = (sheets: readonly Sheet[], lookups: Lookups, mapping: Mapping): Matched[] =>
   sheets.map((sheet) => matchSheet(sheet, lookups, mapping)).filter(({ rows }) => rows.length > 0);
+
+/** Rows whose machine or site stands in a row that is faulty cannot be written without it. */
+function markHanging(understood: readonly Understood[], known: KnownRows): void {
+  const there = new Set(
+    (['sites', 'appliances'] as const).flatMap((table) => known[table].map(({ id }) => `${table} ${id}`)),
+  );
+  const fine = understood.filter(({ faults }) => faults.length === 0);
+  for (const each of hanging(fine, (key) => there.has(key)))
+    each.faults.push({
+      row: each.row,
+      column: 'Machine',
+      message: 'hangs on a machine or site whose own row is faulty',
+      remedy: 'Put that row right; this one follows.',
+    });
+}
 
 /** `file`: its name, said where an entry came from it. */
 export function planImport(
@@ -86,7 +145,15 @@ export function planImport(
   progress: PlanProgress = () => undefined,
 ): ImportPlan {
   const lookups = new Lookups(known);
-  const intake: Intake = { lookups, mapping, file, taken: new Map() };
+  const intake: Intake = {
+    lookups,
+    mapping,
+    file,
+    taken: new Map(),
+    rowsSeen: new Map(),
+    listed: new Map(),
+    strangers: { people: new Set(), bottles: new Set() },
+  };
   const matched = matchedSheets(sheets, lookups, mapping);
   const several = matched.length > 1;
   const understood: Understood[] = [];
@@ -94,84 +161,53 @@ export function planImport(
   const total = matched.reduce((sum, { rows }) => sum + rows.length, 0);
   for (const each of matched.toSorted((a, b) => orderOf(a) - orderOf(b))) {
     const { table, sheet } = each;
-    const where = several ? { sheet: sheet.name } : {};
-    const wrong = sheetFault(each);
-    if (wrong) faulty.push({ ...where, ...wrong });
-    if (wrong || table === null) continue;
+    const wrong = sheetFaults(each);
+    faulty.push(...wrong.map((fault) => ({ ...(several ? { sheet: sheet.name } : {}), ...fault })));
+    if (wrong.length > 0 || table === null) continue;
     const columns = new Columns(each, mapping);
     for (const row of each.rows) {
-      const read = READ[table](new RowReading(row, columns), sheet.name, intake);
-      understood.push(read);
-      faulty.push(...read.faults.map((fault) => ({ ...where, ...fault })));
+      understood.push(READ[table](new RowReading(row, columns), sheet.name, intake));
       progress(understood.length, total);
     }
   }
+  markHanging(understood, known);
+  faulty.push(
+    ...understood.flatMap(({ sheet, faults }) =>
+      faults.map((fault) => ({ ...(several ? { sheet } : {}), ...fault })),
+    ),
+  );
   const ready = understood.filter((each) => !each.known && each.faults.length === 0);
   return {
-    sheets: matched.map(({ sheet, table, columns, rows }) => ({
+    sheets: matched.map(({ sheet, table, columns, rows, leftOut }) => ({
       sheet: sheet.name,
       table,
       columns,
       rows: rows.length,
+      leftOut,
     })),
     understood,
-    faulty,
+    faulty: gathered(faulty),
     ready: ready.length,
     known: understood.filter((each) => each.known).length,
     rows: [
       ...new Map(ready.flatMap(({ rows }) => rows).map((row) => [`${row.table} ${row.id}`, row])).values(),
     ],
     entries: ready.flatMap(({ entries }) => entries),
+    strangers: { people: [...intake.strangers.people], bottles: [...intake.strangers.bottles] },
   };
 }
 
-export interface WouldExceed {
-  machine: string;
-  site: string;
-  on: string;
-  percent: number;
-  limit: number;
-}
-
-/** Machines that this brings above a limit, each with its latest addition that does; and how many it touches. */
-export function wouldExceed(
-  plan: Pick<ImportPlan, 'rows' | 'entries'>,
-  known: KnownRows,
-  packs: Packs,
-): { touched: number; would: WouldExceed[] } {
-  const fresh = entriesByMachine(plan.entries);
-  const rowOf = <Row extends { id: string }>(table: string, rows: readonly Row[]): Map<string, Row> =>
-    new Map([
-      ...rows.map((row) => [row.id, row] as const),
-      ...plan.rows.filter((each) => each.table === table).map(({ id, row }) => [id, row as Row] as const),
-    ]);
-  const sites = rowOf('sites', known.sites);
-  const machines = rowOf<Appliance>('appliances', known.appliances);
-  const would: WouldExceed[] = [];
-  for (const [id, entries] of fresh) {
-    const machine = machines.get(id);
-    const site = machine && sites.get(machine.siteId);
-    if (!machine || !site) continue;
-    const exceedingOf = (bearing: readonly Entry[]): JudgedRate[] => {
-      const living = livingOf(bearing, id);
-      const standing = standingFromEntries(machine, site, living, known.todayAt(site.timezone), packs);
-      return standing.additions
-        .map((rate) => judgedRate(rate, standing.ledger))
-        .filter(({ exceeds, limit }) => exceeds === true && limit !== null);
-    };
-    const before = known.entriesOf(id);
-    const already = new Set(exceedingOf(before).map(({ on }) => on));
-    const exceeding = exceedingOf([...before, ...entries])
-      .filter(({ on }) => !already.has(on))
-      .at(-1);
-    if (exceeding?.percent != null && exceeding.limit)
-      would.push({
-        machine: machine.name,
-        site: site.name,
-        on: dayText(exceeding.on),
-        percent: exceeding.percent,
-        limit: exceeding.limit.percent,
-      });
-  }
-  return { touched: fresh.size, would };
-}
+export const leftOutWords = (leftOut: readonly RowLeftOut[]): string =>
+  listAnd(
+    (['total', 'headings', 'units'] as const).flatMap((why) => {
+      const rows = leftOut.filter((each) => each.why === why).map(({ row }) => String(row));
+      return rows.length === 0
+        ? []
+        : `row${rows.length === 1 ? '' : 's'} ${rows.slice(0, 5).join(', ')}${rows.length > 5 ? ' …' : ''} (${WHY_WORDS[why]})`;
+    }),
+  );
+const WHY_WORDS: Readonly<Record<RowLeftOut['why'], string>> = {
+  total: 'totals',
+  headings: 'headings again',
+  units: 'units',
+};

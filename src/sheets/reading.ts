@@ -1,9 +1,11 @@
 /** One row under its columns, with what is wrong in it: read field by field, each fault with its remedy. */
 import type { Mass } from '../core/quantity/mass';
-import { type Cell, EMPTY_CELL, type SheetRow, isBlank } from './cells';
+import type { Choice } from '../words/choice';
+import { type Cell, EMPTY_CELL, type SheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
+import type { Asked, Fault } from './fault';
 import type { Matched } from './match';
-import { type Mapping, unitSaid } from './mapping';
+import { type Mapping, decimalSaid, meaningSaid, rowName, unitSaid } from './mapping';
 import {
   type AmountFault,
   type DecimalMark,
@@ -13,15 +15,9 @@ import {
   readAmount,
   unitInHeading,
 } from './numbers';
+import { saysNothing } from './phrases';
 
-export interface Fault {
-  /** only where a file has several */
-  sheet?: string;
-  row: number;
-  column: string;
-  message: string;
-  remedy: string;
-}
+export type { Fault } from './fault';
 
 const DAY_FAULTS: Record<DayFault, readonly [message: string, remedy: string]> = {
   empty: ['is empty', 'Write the day, such as 2026-03-14.'],
@@ -39,8 +35,8 @@ const DAY_FAULTS: Record<DayFault, readonly [message: string, remedy: string]> =
 const AMOUNT_FAULTS: Record<AmountFault, readonly [message: string, remedy: string]> = {
   empty: ['is empty', 'Write the weight with its unit, or “not weighed: why”.'],
   ambiguous: [
-    'may be a thousand or a decimal: nothing in this column says what the comma is',
-    'Say what the comma is for the whole list, or write it without.',
+    'may be a thousand or a decimal: nothing in this column says what the mark is',
+    'Say what it is for the whole column, or write it without.',
   ],
   noUnit: ['has no unit', 'Name the unit in the heading, in a column beside, or in the cell: 12 lb.'],
   negative: ['is below zero', 'What came out is a recovery: write it as one, without the sign.'],
@@ -70,7 +66,15 @@ export class Columns {
   headingOf = (field: string): string => this.headings.get(field) ?? field;
   cell = (row: SheetRow, field: string): Cell => {
     const place = this.places.get(field);
-    return place === undefined ? EMPTY_CELL : (row.cells[place] ?? EMPTY_CELL);
+    if (place === undefined) return EMPTY_CELL;
+    const right = this.mapping.cells?.[rowName(this.matched.sheet.name, row.number)]?.[this.headingOf(field)];
+    return right === undefined ? (row.cells[place] ?? EMPTY_CELL) : textCell(right);
+  };
+
+  /** The unit that stands in a row of units below the heading, or in the heading. */
+  unitOf = (field: string): ReturnType<typeof unitInHeading> => {
+    const below = this.matched.columns[this.places.get(field) ?? -1]?.unit ?? null;
+    return unitInHeading(this.headingOf(field)) ?? below;
   };
 
   dayOrder(field: string): DayOrder | null {
@@ -80,7 +84,8 @@ export class Columns {
   }
 
   decimalMark(field: string): DecimalMark | null {
-    if (this.mapping.decimal) return this.mapping.decimal;
+    const said = decimalSaid(this.mapping, this.headingOf(field));
+    if (said) return said;
     if (!this.marks.has(field)) this.marks.set(field, decimalMarkOf(this.all(field)));
     return this.marks.get(field) ?? null;
   }
@@ -88,7 +93,7 @@ export class Columns {
   headingAtPlace = (place: number): string =>
     this.matched.columns[place]?.heading ?? `column ${String(place + 1)}`;
 
-  private all = (field: string): Cell[] => this.matched.rows.map((row) => this.cell(row, field));
+  all = (field: string): Cell[] => this.matched.rows.map((row) => this.cell(row, field));
 }
 
 /** A row as it is read; faults gather here. */
@@ -120,13 +125,36 @@ export class RowReading {
     return null;
   }
 
+  /** Asked once for each different value: “this means…”. */
+  ask(field: string, message: string, remedy: string, choices: readonly Choice[]): null {
+    return this.askOf(this.columns.headingOf(field), message, remedy, choices, this.text(field));
+  }
+
+  /** The same of the row as a whole, under a heading of our own. */
+  askOf(heading: string, message: string, remedy: string, choices: readonly Choice[], value = ''): null {
+    const asked: Asked = { heading, value, choices };
+    this.faults.push({ row: this.row.number, column: heading, message, remedy, asked });
+    return null;
+  }
+
   cell = (field: string): Cell => this.columns.cell(this.row, field);
   text = (field: string): string => this.cell(field).text.trim();
+  /** what stands there, or what was said that it means */
+  meant(field: string): string {
+    const text = this.text(field);
+    const said = meaningSaid(this.columns.mapping, this.columns.headingOf(field), text);
+    return said === undefined ? text : (said ?? '').trim();
+  }
+  /** what stands there where it says something */
+  said = (field: string): string => {
+    const text = this.meant(field);
+    return saysNothing(text) ? '' : text;
+  };
 
   /** null: empty, or a fault that is told */
   day(field: string, needed = false): string | null {
     const cell = this.cell(field);
-    if (isBlank(cell) && !needed) return null;
+    if (saysNothing(cell.text) && !needed) return null;
     const read = readDay(cell, this.columns.dayOrder(field));
     if (read.ok) return read.value;
     const [message, remedy] = DAY_FAULTS[read.refusal];
@@ -136,17 +164,19 @@ export class RowReading {
   amount(field: string): Mass | null {
     const cell = this.cell(field);
     const heading = this.columns.headingOf(field);
-    const beside = this.columns.has('unit') ? massUnitOf(this.text('unit')) : null;
-    if (this.columns.has('unit') && this.text('unit') !== '' && beside === null)
-      return this.fault(
+    const unitText = this.columns.has('unit') ? this.meant('unit') : '';
+    const beside = massUnitOf(unitText);
+    if (!saysNothing(unitText) && beside === null)
+      return this.ask(
         'unit',
         quoted(this.cell('unit'), 'is no unit that is known'),
         'Use lb, oz, kg or g.',
+        UNITS,
       );
-    const unit = unitSaid(this.columns.mapping, heading) ?? beside ?? unitInHeading(heading);
+    const unit = unitSaid(this.columns.mapping, heading) ?? beside ?? this.columns.unitOf(field);
     const read = readAmount(cell, unit, this.columns.decimalMark(field));
     if (read.ok) {
-      const said = unit !== null && /^[\d.,\s]+$/.test(cell.text) ? `${cell.text} ${unit}` : cell.text;
+      const said = unit !== null && /^[\d.,\s'’]+$/.test(cell.text) ? `${cell.text} ${unit}` : cell.text;
       return { ...read.value, 'x-typed': said } as Mass;
     }
     const [message, remedy] = AMOUNT_FAULTS[read.refusal];
@@ -155,7 +185,7 @@ export class RowReading {
 
   number(field: string): number | null {
     const cell = this.cell(field);
-    if (isBlank(cell)) return null;
+    if (saysNothing(cell.text)) return null;
     const plain = plainNumber(cell.text, this.columns.decimalMark(field));
     const value = plain.ok ? Number(plain.value.replace(/\s*[a-z]+\.?$/i, '')) : NaN;
     return Number.isFinite(value)
@@ -163,13 +193,27 @@ export class RowReading {
       : this.fault(field, quoted(cell, 'is no number'), 'Write figures only.');
   }
 
-  /** A word of a list; null: empty, or a fault that is told. */
-  choice<Value>(field: string, named: (text: string) => Value | null, remedy: string): Value | null {
-    const cell = this.cell(field);
-    if (isBlank(cell)) return null;
-    return named(cell.text) ?? this.fault(field, quoted(cell, 'is not known here'), remedy);
+  /** A word of a list; null: it says nothing, or it is asked about. */
+  choice<Value>(
+    field: string,
+    meaning: (text: string) => Value | null,
+    choices: readonly Choice[],
+  ): Value | null {
+    const text = this.meant(field);
+    if (text === '') return null;
+    const value = meaning(text);
+    if (value !== null) return value;
+    if (saysNothing(text)) return null;
+    return this.ask(
+      field,
+      quoted(this.cell(field), 'is not known here'),
+      `Say what it means: ${choices.map(({ words }) => words).join(', ')}.`,
+      choices,
+    );
   }
 }
+
+const UNITS: readonly Choice[] = ['lb', 'oz', 'kg', 'g'].map((value) => ({ value, words: value }));
 
 export const quoted = ({ text }: Cell, message: string): string =>
   text.trim() === '' ? message : `“${text.trim()}” ${message}`;

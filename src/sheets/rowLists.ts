@@ -1,9 +1,11 @@
 /** Lists of sites, people and bottles. What is there already is recognised by its name. */
 import { PACK_IDS, type PackId } from '../core/logbook/packNames';
-import type { Cylinder, Person, Site } from '../core/logbook/tables';
+import { type Cylinder, PURPOSES, type Person, type Site } from '../core/logbook/tables';
 import { isTimezone } from '../core/quantity/zone';
-import { PACK_WORDS } from '../words/codes';
+import { choices } from '../words/choice';
+import { PACK_WORDS, PURPOSE_WORDS } from '../words/codes';
 import { nameKey } from './cells';
+import { purposeSaid } from './machineWords';
 import type { RowReading } from './reading';
 import { filled, gas, named, typed } from './rowTools';
 import { type Intake, type Read, findOne, idFrom, understood } from './understood';
@@ -20,14 +22,14 @@ function packsIn(text: string): PackId[] | null {
 }
 
 const ownerOf = (reading: RowReading, { lookups }: Intake): string | null =>
-  reading.text('ownerId') === ''
+  reading.said('ownerId') === ''
     ? null
     : (findOne(
         reading,
         'ownerId',
         'owner',
-        lookups.owners.get(reading.text('ownerId')),
-        lookups.owners.nearest(reading.text('ownerId')),
+        lookups.owners.get(reading.said('ownerId')),
+        () => lookups.owners.nearest(reading.said('ownerId')),
         'Add the owner under Company first, or leave the cell empty.',
       )?.id ?? null);
 
@@ -36,19 +38,13 @@ export const readSite: Read = (reading, sheet, intake) => {
   const name = named(reading, 'name');
   const known = lookups.sites.get(name).length > 0;
   const timezone =
-    reading.choice(
-      'timezone',
-      (text) => (isTimezone(text.trim()) ? text.trim() : null),
-      'Write it as America/Chicago.',
-    ) ??
+    reading.choice('timezone', (text) => (isTimezone(text.trim()) ? text.trim() : null), []) ??
     mapping.newSites?.timezone ??
     null;
   if (!known && timezone === null && reading.text('timezone') === '')
     reading.fault('timezone', 'is missing', 'Say the time zone of new sites, such as America/Chicago.');
   const packs =
-    reading.choice('packs', packsIn, `Use ${PACK_IDS.join(', ')}, with commas between.`) ??
-    mapping.newSites?.packs ??
-    [];
+    reading.choice('packs', packsIn, choices(PACK_IDS, PACK_WORDS)) ?? mapping.newSites?.packs ?? [];
   const altitudeM = reading.number('altitudeM');
   const site = {
     id: idFrom('site', nameKey(name)),
@@ -57,9 +53,9 @@ export const readSite: Read = (reading, sheet, intake) => {
     packs,
     ...filled({
       altitudeM,
-      address: reading.text('address'),
-      country: reading.text('country'),
-      access: reading.text('access'),
+      address: reading.said('address'),
+      country: reading.said('country'),
+      access: reading.said('access'),
       ownerId: ownerOf(reading, intake),
     }),
   } as Site;
@@ -75,14 +71,14 @@ export const readPerson: Read = (reading, sheet, { lookups }) => {
   const name = named(reading, 'name');
   const known = lookups.people.get(name).length > 0;
   const certificate = filled({
-    scheme: reading.text('certificates.scheme'),
+    scheme: reading.said('certificates.scheme'),
     number: reading.text('certificates.number'),
     expires: reading.day('certificates.expires'),
   });
   const person = {
     id: idFrom('person', nameKey(name)),
     name,
-    ...filled({ role: reading.text('role') }),
+    ...filled({ role: reading.said('role') }),
     certificates: Object.keys(certificate).length > 0 ? [certificate] : [],
   } as Person;
   if (!known && reading.faults.length === 0) lookups.people.add(person);
@@ -98,12 +94,10 @@ export const readCylinder: Read = (reading, sheet, intake) => {
   const serial = named(reading, 'serial');
   const known = lookups.cylinders.get(serial).length > 0;
   const refrigerant = gas(reading);
-  const purpose = reading.choice(
-    'purpose',
-    (text) => (['virgin', 'recovery', 'mixed'] as const).find((each) => nameKey(text).includes(each)) ?? null,
-    'Use virgin, recovery or mixed.',
-  );
-  const tare = reading.text('tare') === '' ? null : reading.amount('tare');
+  if (refrigerant === null && reading.faults.length === 0)
+    reading.fault('refrigerant', 'is empty', 'Write it as R-404A: a bottle is known by what is in it.');
+  const purpose = reading.choice('purpose', purposeSaid, choices(PURPOSES, PURPOSE_WORDS));
+  const tare = reading.said('tare') === '' ? null : reading.amount('tare');
   const cylinder = {
     id: idFrom('cylinder', nameKey(serial)),
     serial,
@@ -114,7 +108,7 @@ export const readCylinder: Read = (reading, sheet, intake) => {
       waterCapacityL: reading.number('waterCapacityL'),
       ownerId: ownerOf(reading, intake),
       retestOn: reading.day('retestOn'),
-      place: reading.text('place'),
+      place: reading.said('place'),
     }),
   } as Cylinder;
   if (!known && reading.faults.length === 0) lookups.cylinders.add(cylinder);

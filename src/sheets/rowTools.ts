@@ -1,6 +1,6 @@
 /** What lists of rows share: names, refrigerants, and fields with something in them. */
 import type { Mass } from '../core/quantity/mass';
-import { nearestGas, refrigerantNamed } from './namesRead';
+import { gasesWithNumber, isGasUnknown, refrigerantNamed } from './gasNames';
 import type { RowReading } from './reading';
 
 export const typed = (mass: Mass): string => (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? '';
@@ -17,14 +17,24 @@ export const named = (reading: RowReading, field: string): string => {
   return text;
 };
 
+/** The refrigerant of a row; null: the list says that nobody knows it, says nothing, or is asked about. */
 export function gas(reading: RowReading): string | null {
-  const text = reading.text('refrigerant');
+  const text = reading.said('refrigerant');
+  if (text === '' || isGasUnknown(text)) return null;
   const name = refrigerantNamed(text);
   if (name !== null) return name;
-  const near = nearestGas(text);
-  return reading.fault(
+  const candidates = gasesWithNumber(text);
+  return reading.ask(
     'refrigerant',
-    text === '' ? 'is empty' : `“${text}” is no refrigerant that is known here`,
-    near === null ? 'Write it as R-404A.' : `Did you mean ${near}?`,
+    `“${reading.text('refrigerant')}” is no refrigerant that is known here`,
+    candidates.length === 0
+      ? 'Write it as R-404A, or say “unknown”.'
+      : `Say which it is: ${candidates.join(', ')}, or “unknown”.`,
+    [...candidates, 'unknown'].map((value) => ({ value, words: value })),
   );
 }
+
+export const FLAG_CHOICES = [
+  { value: 'yes', words: 'yes' },
+  { value: 'no', words: 'no' },
+];

@@ -2,9 +2,10 @@
 import { v5 as uuidv5 } from 'uuid';
 import type { RowTable } from '../contract/rows';
 import type { Entry } from '../core/logbook/entry';
+import type { Fault } from './fault';
 import type { Lookups } from './lookups';
 import type { Mapping } from './mapping';
-import type { Fault, RowReading } from './reading';
+import type { RowReading } from './reading';
 
 export interface StagedRow {
   table: RowTable;
@@ -19,7 +20,7 @@ export interface Understood {
   words: string;
   /** there already: nothing to write */
   known: boolean;
-  faults: readonly Fault[];
+  faults: Fault[];
   rows: readonly StagedRow[];
   entries: readonly Entry[];
 }
@@ -32,6 +33,12 @@ export interface Intake {
   file: string;
   /** entries of the logbook that a row of this import was found to be already, by what they say */
   taken: Map<string, number>;
+  /** rows of logs by all that stands in them, with the number of the first */
+  rowsSeen: Map<string, number>;
+  /** machines that this import lists, with the reading of their row */
+  listed: Map<string, RowReading>;
+  /** names that are no people or bottles of the logbook */
+  strangers: { people: Set<string>; bottles: Set<string> };
 }
 
 export type Read = (reading: RowReading, sheet: string, intake: Intake) => Understood;
@@ -65,13 +72,13 @@ export const understood = (
   };
 };
 
-/** A thing of the logbook by name; a fault with what may have been meant where there is none, or several. */
+/** A thing of the logbook by name. Where there is none, or several, it is asked once what the name means. */
 export function findOne<Thing extends { id: string }>(
   reading: RowReading,
   field: string,
   what: string,
   found: readonly Thing[],
-  near: string | null,
+  near: () => string | null,
   otherwise: string,
 ): Thing | null {
   const [only, ...more] = found;
@@ -81,11 +88,14 @@ export function findOne<Thing extends { id: string }>(
     return reading.fault(
       field,
       `“${text}” is the name of several ${what}s`,
-      'Add a column that tells them apart, such as the site.',
+      'Add a column that tells them apart, such as the site, a tag or a serial number.',
     );
-  return reading.fault(
+  if (text === '') return reading.fault(field, 'is empty', otherwise);
+  const meant = near();
+  return reading.ask(
     field,
-    text === '' ? 'is empty' : `“${text}” is no ${what} of this logbook`,
-    near === null ? otherwise : `Did you mean “${near}”? ${otherwise}`,
+    `“${text}” is no ${what} of this logbook`,
+    meant === null ? otherwise : `Did you mean “${meant}”? ${otherwise}`,
+    meant === null ? [] : [{ value: meant, words: meant }],
   );
 }

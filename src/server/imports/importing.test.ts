@@ -13,6 +13,11 @@ beforeEach(async () => {
 });
 afterEach(() => company.close());
 
+const names = async () =>
+  (await company.services.board.machines({ text: '', sort: 'name', limit: 50 } as never)).rows.map(
+    ({ appliance }) => appliance.name,
+  );
+
 let count = 0;
 async function planned(
   text: string | Buffer,
@@ -38,6 +43,142 @@ const LOG = 'Date,Machine,Added (lb)\n2026-06-01,Rack 1,30\n2026-07-01,Rack 1,1\
 const MACHINES =
   'Site,Machine,Type,Refrigerant,Full charge (lb)\nPier 9,Cooler 2,walk-in,R-448A,40\nPier 10,Cooler 3,walk-in,R-448A,50\n';
 const NEW_SITES = { newSites: { timezone: 'America/Chicago', packs: ['us-hfc'] } };
+
+/** All that lists, counts and search say of the company. */
+async function toldOfAll() {
+  const { board, store } = company.services;
+  const machines = await board.machines({ text: '', sort: 'name', limit: 50 } as never);
+  const found = async (text: string) =>
+    (await board.machines({ text, sort: 'name', limit: 50 } as never)).rows.map(
+      ({ appliance }) => appliance.name,
+    );
+  return {
+    machines: machines.rows.map(({ appliance, summary }) => [appliance.name, summary.state]),
+    counts: [machines.count, machines.retired],
+    search: [await found('cooler'), await found('rack'), await found('pier')],
+    sites: (await board.sites({ text: '', limit: 50 } as never)).rows.map(({ name }) => name),
+    due: (await board.due({ limit: 50 } as never)).rows.map(({ machineName, due }) => [machineName, due]),
+    dueCounts: await board.dueCounts(null as never),
+    people: (await store.people()).map(({ name }) => name),
+    owners: await store.owners(),
+    company: await store.company(),
+  };
+}
+
+describe('an undo', () => {
+  it('leaves lists, counts and search as those of a logbook that never had it, also for the machine after it', async () => {
+    const before = await toldOfAll();
+    const state = await planned(MACHINES, 'machines.csv', NEW_SITES);
+    await write(state.id);
+    expect(await toldOfAll()).not.toEqual(before);
+    await company.services.importing.undo(state.id, 'p');
+    expect(await toldOfAll()).toEqual(before);
+    // The next machine takes a free place in the list, and is found by its own name alone.
+    await company.addMachine(machine('n', 's', { name: 'Freezer 9' }), 50);
+    const search = async (text: string) =>
+      (await company.services.board.machines({ text, sort: 'name', limit: 9 } as never)).rows.map(
+        ({ appliance }) => appliance.name,
+      );
+    expect([await search('cooler'), await search('freezer')]).toEqual([[], ['Freezer 9']]);
+  });
+
+  it('takes nothing back that was renamed, corrected, or is named by others since', async () => {
+    const people = 'Name,Role,Certificate\nIke Fennimore,technician,608\nMarit Solane,technician,608\n';
+    const state = await planned(people, 'people.csv');
+    await write(state.id);
+    const [ike, marit] = await company.services.store.people();
+    await company.services.appending.append([charged('by-ike', 'm', 100, { by: ike?.id })]);
+    await company.services.rows.change(
+      [{ table: 'people', id: marit?.id ?? '', row: { ...marit, name: 'Marit S.' } as never }],
+      { by: 'p', why: 'married' },
+    );
+    expect(await company.services.importing.whatUndoTakes(state.id)).toEqual({
+      rows: 0,
+      entries: 0,
+      stays: [
+        { words: 'person Marit S.', why: 'it was changed since' },
+        { words: 'person Ike Fennimore', why: 'others use it' },
+      ],
+    });
+    const log = await planned(LOG);
+    await write(log.id);
+    const gas = (await company.services.store.entriesBearingOn('m')).find(({ on }) => on === '2026-06-01');
+    await company.services.appending.append([
+      {
+        ...(gas as never as { seal: unknown; recordedAt: unknown }),
+        seal: undefined,
+        recordedAt: undefined,
+        id: 'put-right',
+        supersedes: gas?.id,
+        correctionReason: 'digits',
+        mass: { value: 3, unit: 'lb' },
+      } as never,
+    ]);
+    expect(await company.services.importing.whatUndoTakes(log.id)).toEqual({
+      rows: 0,
+      entries: 1,
+      stays: [{ words: '1 entry', why: 'corrected or voided since' }],
+    });
+  });
+});
+
+describe('what was planned is checked again when it is written', () => {
+  it('what somebody typed by hand meanwhile is not written twice', async () => {
+    const state = await planned(LOG);
+    await company.services.appending.append([
+      {
+        id: 'hand',
+        kind: 'refrigerantAdded',
+        applianceId: 'm',
+        on: '2026-07-01',
+        by: 'p',
+        reason: 'topOff',
+        mass: { value: 1, unit: 'lb' },
+      } as never,
+    ]);
+    await expect(write(state.id)).rejects.toThrow(/changed meanwhile/);
+    expect(company.services.importing.stateOf(state.id)).toMatchObject({
+      state: 'ready',
+      preview: { ready: 1, known: 1 },
+    });
+    expect((await write(state.id)).written).toEqual({ rows: 0, entries: 1 });
+  });
+
+  it('what changed nothing for it does not hold it up', async () => {
+    const state = await planned(LOG);
+    await company.services.appending.append([charged('later', 'm', 100)]);
+    expect((await write(state.id)).written).toEqual({ rows: 0, entries: 2 });
+  });
+
+  it('a row that hangs on one that is left out is not written without it', async () => {
+    const both = 'Date,Machine,Added (lb)\n2026-06-01,Cooler 2,3\n';
+    const state = await planned(MACHINES, 'machines.csv', NEW_SITES);
+    await expect(write(state.id, { leaveOut: ['list 2'] })).resolves.toMatchObject({ state: 'written' });
+    const log = await planned(both);
+    expect(log.preview?.faulty[0]?.message).toContain('“Cooler 2” is no machine of this logbook');
+  });
+});
+
+describe('after the server ended', () => {
+  it('a plan is there again, and a reading that was cut off says so and can be tried again', async () => {
+    const ready = await planned(LOG);
+    const { importing } = company.services;
+    const { file } = await importing.keep(Buffer.from(LOG), 'log.csv');
+    await importing.begin({ id: 'cut', file, name: 'log.csv', mapping: {} });
+    await company.restart();
+    const again = company.services.importing;
+    expect(again.stateOf(ready.id)).toMatchObject({ state: 'ready', preview: { ready: 2 } });
+    expect(again.stateOf('cut')).toMatchObject({
+      state: 'refused',
+      refusal: expect.stringContaining('try it again') as string,
+    });
+    await again.begin({ id: 'anew', file, name: 'log.csv', mapping: {} });
+    for (; again.stateOf('anew').state === 'reading';)
+      await new Promise((resolve) => setTimeout(resolve, 30));
+    expect(again.stateOf('anew').state).toBe('ready');
+    expect((await write(ready.id)).written).toEqual({ rows: 0, entries: 2 });
+  });
+});
 
 describe('an import', () => {
   it('writes nothing until somebody says so, then all of it; its machines are judged at once', async () => {
@@ -78,10 +219,6 @@ describe('an import', () => {
     const { board, importing, store } = company.services;
     const state = await planned(MACHINES, 'machines.csv', NEW_SITES);
     await write(state.id);
-    const names = async () =>
-      (await board.machines({ text: '', sort: 'name', limit: 50 } as never)).rows.map(
-        ({ appliance }) => appliance.name,
-      );
     expect(await names()).toEqual(['Cooler 2', 'Cooler 3', 'Rack 1']);
     const undone = await importing.undo(state.id, 'p');
     expect(undone.undoneAt).not.toBeNull();
@@ -110,9 +247,18 @@ describe('an import', () => {
       await company.services.board.machines({ text: 'cooler 2', sort: 'name', limit: 5 } as never)
     ).rows;
     await company.services.appending.append([charged('later', row?.appliance.id ?? '', 41)]);
-    await expect(company.services.importing.undo(state.id, 'p')).rejects.toThrow(
-      /entries that this import did not write/,
-    );
+    const { importing, store } = company.services;
+    const preview = await importing.whatUndoTakes(state.id);
+    // Cooler 3 and its site go; Cooler 2, to which somebody wrote, stays with the charge that the import set.
+    expect(preview).toEqual({
+      rows: 2,
+      entries: 1,
+      stays: [{ words: 'machine Cooler 2', why: 'it has entries that this import did not write' }],
+    });
+    await importing.undo(state.id, 'p');
+    expect(await names()).toEqual(['Cooler 2', 'Rack 1']);
+    expect(await store.countEntries(row?.appliance.id ?? '')).toBe(2);
+    expect(await verifyChain(company.services.database)).toMatchObject({ intact: true });
   });
 
   it('remembers how a list was understood', async () => {
@@ -131,7 +277,7 @@ describe('an import', () => {
     const { importing } = company.services;
     const { file } = await importing.keep(Buffer.from(LOG), 'log.csv');
     await importing.begin({ id: 'stop', file, name: 'log.csv', mapping: {} });
-    expect(importing.stop('stop').state).toBe('stopped');
+    expect((await importing.stop('stop')).state).toBe('stopped');
     await expect(write('stop')).rejects.toThrow(/not ready/);
     expect(await planned(Buffer.from('%PDF-1.7'), 'x.csv')).toMatchObject({
       state: 'refused',

@@ -1,42 +1,53 @@
 /**
  * Files come in here: stored by their content, planned in a process of their own, written in one deed, and taken back in one.
- * Until somebody says write, nothing is written.
+ * Until somebody says write, nothing is written; what was planned is checked again when it is.
  */
 import type { ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { mkdir, rm } from 'node:fs/promises';
-import { join } from 'node:path';
+import { mkdir } from 'node:fs/promises';
 import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
-import type { ImportState } from '../../contract/imports';
+import type { ImportPreview, ImportState } from '../../contract/imports';
 import type { Clock } from '../clock';
 import { processOf } from '../apart';
 import type { Judging } from '../judging';
 import { contentHash, keepFile } from '../keptFile';
 import { conflict, invalid, notFound } from '../problem';
-import { type Mapping, mappingSchema } from '../../sheets/mapping';
+import { mappingSchema } from '../../sheets/mapping';
 import { problemsOf } from '../../core/logbook/problems';
 import type { Database } from '../store/database';
 import type { ImportStore } from '../store/imports';
+import { ImportJobs, type KeptJob } from './jobs';
 import { type PlannedFile, headingsOf } from './planFile';
 import { MOST_FILE_BYTES } from './readSheets';
-import type { FromChild, ImportTask } from './task';
-import type { ImportWriting } from './writing';
+import { chosenRows } from './chosenRows';
+import type { FromChild } from './task';
+import { type ImportWriting, WritingStopped } from './writing';
 
 const WORK = new URL('./child.ts', import.meta.url);
 const MOST_MEMORY_MB = 2048;
-/** Plans that nobody wrote are forgotten when so many newer ones stand. */
-const PLANS_KEPT = 20;
 
-interface Job {
-  state: ImportState;
-  file: string;
-  mapping: Mapping;
+interface Job extends KeptJob {
   child: ChildProcess | null;
-  planned: PlannedFile | null;
+  /** resolves when the plan is made, or was given up */
+  made: Promise<void>;
+  stopping: boolean;
 }
+
+const CUT_OFF = 'The server ended while this file was read. Nothing was written; try it again.';
+const CUT_OFF_WRITING = 'The server ended while this was written. Nothing of it was written; try it again.';
+const TOO_MUCH =
+  'This file asked for more than the machine has. Divide it, and bring the parts in one after the other.';
+const MEANWHILE =
+  'The logbook was changed meanwhile, and this file means something else now; nothing was written.';
+
+/** What a person saw before saying write. */
+const outcome = ({ ready, known, faultyRows, would }: ImportPreview): string =>
+  JSON.stringify([ready, known, faultyRows, would]);
 
 export class Importing {
   private readonly jobs = new Map<string, Job>();
+  private readonly kept: ImportJobs;
+  private closing = false;
 
   constructor(
     private readonly database: Database,
@@ -44,8 +55,29 @@ export class Importing {
     private readonly imports: ImportStore,
     private readonly writing: ImportWriting,
     private readonly clock: Clock,
-    private readonly folder: string,
-  ) {}
+    folder: string,
+  ) {
+    this.kept = new ImportJobs(folder);
+  }
+
+  /** What stood when the process ended: plans are there again, what was cut off says so and can be tried again. */
+  async open(): Promise<void> {
+    for (const job of await this.kept.read()) {
+      const { state } = job;
+      if (state.state === 'reading') Object.assign(state, { state: 'refused', refusal: CUT_OFF });
+      if (state.state === 'writing') {
+        const written = await this.imports.byId(state.id);
+        if (written)
+          Object.assign(state, {
+            state: 'written',
+            written: { rows: written.row.rows, entries: written.row.entries },
+          });
+        else Object.assign(state, { state: 'refused', refusal: CUT_OFF_WRITING });
+      }
+      this.jobs.set(state.id, { ...job, child: null, made: Promise.resolve(), stopping: false });
+    }
+    await this.kept.sweep(new Set([...this.jobs.values()].map(({ file }) => file)));
+  }
 
   /** Keeps a file until it is planned, under the hash of its content. */
   async keep(bytes: unknown, name: string): Promise<AnswerOf<'sendImportFile'>> {
@@ -54,8 +86,8 @@ export class Importing {
     if (bytes.length > MOST_FILE_BYTES)
       throw invalid([{ path: ['file'], message: 'is too large; divide it' }]);
     const file = contentHash(bytes);
-    await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    await keepFile(this.folder, file, bytes);
+    await mkdir(this.kept.folder, { recursive: true, mode: 0o700 });
+    await keepFile(this.kept.folder, file, bytes);
     return { file, name, bytes: bytes.length };
   }
 
@@ -64,57 +96,85 @@ export class Importing {
     if (known) return known.state;
     const read = mappingSchema.safeParse(mapping, { reportInput: true });
     if (!read.success) throw invalid(problemsOf(read.error, ['mapping']));
-    const path = join(this.folder, file);
-    if (!existsSync(path)) throw notFound('file');
-    const task: ImportTask = {
-      url: this.database.url,
-      path,
-      name,
-      mapping: read.data,
-      packs: await this.judging.currentPacks(),
-      fixedToday: this.clock.fixedToday,
-      nowMs: this.clock.nowMs(),
-    };
+    if (!existsSync(this.kept.filePath(file))) throw notFound('file');
     const job: Job = {
       file,
       mapping: read.data,
       child: null,
-      planned: null,
+      chainEnd: null,
+      made: Promise.resolve(),
+      stopping: false,
       state: { id, name, state: 'reading', done: 0, of: 0, refusal: null, preview: null, written: null },
     };
     this.jobs.set(id, job);
-    for (const [oldest, each] of this.jobs) {
-      if (this.jobs.size <= PLANS_KEPT) break;
-      if (each.child === null) this.jobs.delete(oldest);
-    }
-    this.start(job, task);
+    await this.kept.keep(plain(job));
+    await this.forgetOldest();
+    await this.start(job);
     return job.state;
   }
 
-  private start(job: Job, task: ImportTask): void {
+  private async forgetOldest(): Promise<void> {
+    for (const id of this.kept.surplus()) {
+      if (this.jobs.get(id)?.child) continue;
+      this.jobs.delete(id);
+      await this.kept.forget(id);
+    }
+  }
+
+  private async start(job: Job): Promise<void> {
+    const { id, name } = job.state;
+    const packs = await this.judging.currentPacks();
     const child = processOf(WORK, {
       execArgv: [`--max-old-space-size=${String(MOST_MEMORY_MB)}`],
       serialization: 'advanced',
     });
     job.child = child;
+    let answered: FromChild | null = null;
     child.on('message', (message: FromChild) => {
       if ('progress' in message) Object.assign(job.state, message.progress);
-      else if ('refusal' in message) Object.assign(job.state, { state: 'refused', refusal: message.refusal });
-      else {
-        job.planned = message.planned;
-        Object.assign(job.state, { state: 'ready', preview: message.planned.preview });
-      }
+      else answered = message;
     });
-    child.on('exit', () => {
-      job.child = null;
-      if (job.state.state === 'reading')
-        Object.assign(job.state, {
-          state: 'refused',
-          refusal:
-            'This file asked for more than the machine has. Divide it, and bring the parts in one after the other.',
-        });
+    job.made = new Promise((resolve) => {
+      let ends = 0;
+      // The channel may close after the process: what it told last is heard before it is judged.
+      const ended = () => {
+        ends += 1;
+        if (ends === 2) void this.conclude(job, answered).finally(resolve);
+      };
+      child.on('error', () => {
+        ends = 1;
+        ended();
+      });
+      child.on('exit', ended);
+      child.on('disconnect', ended);
     });
-    child.send(task);
+    child.send({
+      url: this.database.url,
+      path: this.kept.filePath(job.file),
+      planPath: this.kept.planPath(id),
+      name,
+      mapping: job.mapping,
+      packs,
+      fixedToday: this.clock.fixedToday,
+      nowMs: this.clock.nowMs(),
+    });
+  }
+
+  /** The process that read the file has ended. */
+  private async conclude(job: Job, answered: FromChild | null): Promise<void> {
+    job.child = null;
+    // When the server itself ends, the next one says that the reading was cut off.
+    if (job.state.state !== 'reading' || this.closing) return;
+    const planned = answered && 'planned' in answered ? await this.kept.plan(job.state.id) : null;
+    if (planned && answered && 'planned' in answered) {
+      job.chainEnd = answered.planned.chainEnd;
+      Object.assign(job.state, { state: 'ready', preview: planned.preview });
+    } else
+      Object.assign(job.state, {
+        state: 'refused',
+        refusal: answered && 'refusal' in answered ? answered.refusal : TOO_MUCH,
+      });
+    await this.kept.keep(plain(job)).catch(() => undefined);
   }
 
   private jobOf(id: string): Job {
@@ -125,51 +185,64 @@ export class Importing {
 
   stateOf = (id: string): ImportState => this.jobOf(id).state;
 
-  /** Stops a plan that is being made; nothing was written. */
-  stop(id: string): ImportState {
+  /** Stops a plan that is being made, or its writing while nothing of it is kept yet; nothing is written then. */
+  async stop(id: string): Promise<ImportState> {
     const job = this.jobOf(id);
+    if (job.state.state === 'writing') job.stopping = true;
     if (job.state.state !== 'reading') return job.state;
     job.state.state = 'stopped';
     job.child?.kill('SIGKILL');
+    await this.kept.keep(plain(job));
     return job.state;
   }
 
   async write(id: string, { by, leaveOut, leaveOutFaulty }: BodyRead<'writeImport'>): Promise<ImportState> {
     const job = this.jobOf(id);
-    const { state, planned } = job;
+    const { state } = job;
     if (state.state === 'written' || state.state === 'writing') return state;
-    if (state.state !== 'ready' || !planned) throw conflict('This file is not ready to be written.');
-    const out = new Set(leaveOut);
-    const faulty = planned.planned.filter((each) => each.faulty && !out.has(each.key));
-    if (!leaveOutFaulty && (faulty.length > 0 || planned.preview.faultyRows > planned.planned.length))
-      throw invalid(
-        [
-          {
-            path: ['rows'],
-            message: `${String(faulty.length)} rows are faulty; put them right, or leave them out`,
-          },
-        ],
-        'Nothing was written.',
-      );
-    state.state = 'writing';
+    if (state.state !== 'ready') throw conflict('This file is not ready to be written.');
+    const planned = await this.asOfNow(job);
+    const rows = chosenRows(planned, new Set(leaveOut), leaveOutFaulty);
+    Object.assign(state, { state: 'writing', done: 0, of: 0 });
+    job.stopping = false;
+    await this.kept.keep(plain(job));
     try {
       state.written = await this.writing.write({
         id,
         by,
         name: state.name,
-        rows: planned.planned.filter((each) => !each.faulty && !out.has(each.key)),
+        rows,
         revisions: planned.revisions,
-        path: join(this.folder, job.file),
+        path: this.kept.filePath(job.file),
+        stopped: () => job.stopping,
         progress: (done, of) => Object.assign(state, { done, of }),
       });
       state.state = 'written';
       await this.remember(job, planned);
     } catch (error) {
       state.state = 'ready';
-      throw error;
+      if (!(error instanceof WritingStopped)) throw error;
+    } finally {
+      await this.kept.keep(plain(job));
     }
-    job.planned = null;
     return state;
+  }
+
+  /** The plan, made anew where something was written since; what means something else now is looked at once more. */
+  private async asOfNow(job: Job): Promise<PlannedFile> {
+    const { id } = job.state;
+    const before = job.state.preview;
+    if (job.chainEnd !== (await this.writing.chainEnd())) {
+      Object.assign(job.state, { state: 'reading', done: 0, of: 0 });
+      await this.start(job);
+      await job.made;
+      const { preview } = job.state;
+      if (!before || !preview || job.state.state !== 'ready' || outcome(before) !== outcome(preview))
+        throw conflict(MEANWHILE, 'Look at it as it is understood now, and write it then.');
+    }
+    const planned = await this.kept.plan(id);
+    if (!planned) throw conflict('This file is not ready to be written.', 'Choose it anew.');
+    return planned;
   }
 
   /** The next list with these headings is understood in the same way. */
@@ -178,7 +251,8 @@ export class Importing {
     const columns = Object.fromEntries(
       preview.sheets.flatMap((sheet) => sheet.columns.map(({ heading, field }) => [heading, field])),
     );
-    const { recordFrom: _, ...kept } = mapping;
+    // A day and single cells are of this file alone.
+    const { recordFrom: _day, cells: _cells, ...kept } = mapping;
     await this.database.write(() =>
       this.database.batch([this.imports.keepMapping(headingsOf(preview.sheets), { ...kept, columns })]),
     );
@@ -187,16 +261,30 @@ export class Importing {
   list = ({ after, limit }: QueryRead<'imports'>): Promise<AnswerOf<'imports'>> =>
     this.imports.page(after ?? null, limit);
 
+  /** What an undo would take back, and what stays because others use it or changed it since. */
+  async whatUndoTakes(id: string): Promise<AnswerOf<'undoPreview'>> {
+    const found = await this.writing.whatUndoTakes(id);
+    if (!found) throw notFound('import');
+    return found;
+  }
+
   async undo(id: string, by: string): Promise<AnswerOf<'undoImport'>> {
     const undone = await this.writing.undo(id, by);
     if (!undone) throw notFound('import');
     const job = this.jobs.get(id);
-    if (job) job.state.state = 'undone';
+    if (job) {
+      job.state.state = 'undone';
+      await this.kept.keep(plain(job));
+    }
     return undone;
   }
 
   async close(): Promise<void> {
-    for (const { child } of this.jobs.values()) child?.kill('SIGKILL');
-    await rm(this.folder, { recursive: true, force: true });
+    this.closing = true;
+    const reading = [...this.jobs.values()].filter(({ child }) => child !== null);
+    for (const { child } of reading) child?.kill('SIGKILL');
+    await Promise.all(reading.map(({ made }) => made));
   }
 }
+
+const plain = ({ state, file, mapping, chainEnd }: Job): KeptJob => ({ state, file, mapping, chainEnd });

@@ -90,8 +90,11 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
         remedy: 'An entry is never changed: correct it by a new one where it was written.',
       })),
       faultyRows: clashing.length,
-      touched: new Set(fresh.flatMap(({ applianceId }) => applianceId ?? [])).size,
+      // What follows is worked out by whoever knows the machines.
+      touched: 0,
       would: [],
+      strangers: { people: [], bottles: [] },
+      newMachines: rows.filter(({ table }) => table === 'appliances').length,
     },
   };
 }

@@ -4,8 +4,11 @@ import type { Entry } from '../../core/logbook/entry';
 import { type Packs } from '../../core/rules/packs/shipped';
 import { type Sheet } from '../../sheets/cells';
 import { type KnownRows, Lookups } from '../../sheets/lookups';
-import type { Mapping } from '../../sheets/mapping';
-import { type ImportPlan, type PlanProgress, planImport, wouldExceed } from '../../sheets/plan';
+import { type Mapping, rowName } from '../../sheets/mapping';
+import { type ImportPlan, type PlanProgress, planImport } from '../../sheets/plan';
+import { wouldExceed } from '../../sheets/wouldExceed';
+import { type Staging, needsOf } from '../../sheets/planned';
+import type { Fault } from '../../sheets/fault';
 import type { StagedRow, Understood } from '../../sheets/understood';
 
 export interface PlannedRow {
@@ -19,13 +22,32 @@ export interface PlannedRow {
 export interface Planned {
   preview: ImportPreview;
   planned: readonly PlannedRow[];
+  /** rows that some of these need and that the logbook has, as `table id` */
+  there: readonly string[];
 }
 
 const SHOWN_ROWS = 200;
 const SHOWN_FAULTS = 500;
+const SHOWN_NAMES = 200;
 
-export const rowKey = ({ sheet, row }: Pick<Understood, 'sheet' | 'row'>): string =>
-  `${sheet} ${String(row)}`;
+const faultShown = ({ asked, ...fault }: Fault) => ({
+  ...fault,
+  ...(asked ? { asked: { ...asked, choices: [...asked.choices] } } : {}),
+});
+
+export const neededOf = (all: readonly Staging[]): string[] => [
+  ...new Set(all.flatMap((each) => [...needsOf(each)])),
+];
+
+const isThere = ({ sites, appliances }: Pick<KnownRows, 'sites' | 'appliances'>) => {
+  const ids = new Set([
+    ...sites.map(({ id }) => `sites ${id}`),
+    ...appliances.map(({ id }) => `appliances ${id}`),
+  ]);
+  return (key: string): boolean => ids.has(key);
+};
+
+export const rowKey = ({ sheet, row }: Pick<Understood, 'sheet' | 'row'>): string => rowName(sheet, row);
 
 /** Machines that any cell of the sheets names: their entries are wanted to know what is there already. */
 export function machinesNamed(
@@ -71,22 +93,32 @@ export function plannedOf(
     plan,
     preview: {
       kind: 'spreadsheet',
-      sheets: plan.sheets.map((each) => ({ ...each, columns: [...each.columns] })),
+      sheets: plan.sheets.map((each) => ({
+        ...each,
+        columns: each.columns.map(({ heading, field }) => ({ heading, field })),
+        leftOut: [...each.leftOut],
+      })),
       rows: shown.map((each) => ({
         row: each.row,
         sheet: each.sheet,
         words: each.words,
         state: stateOf(each),
-        faults: [...each.faults],
+        faults: each.faults.map(faultShown),
       })),
       total: plan.sheets.reduce((sum, { rows }) => sum + rows, 0),
       ready: plan.ready,
       known: plan.known,
-      faulty: plan.faulty.slice(0, SHOWN_FAULTS),
+      faulty: plan.faulty.slice(0, SHOWN_FAULTS).map(faultShown),
       faultyRows: faulty.length,
       touched,
       would,
+      strangers: {
+        people: plan.strangers.people.slice(0, SHOWN_NAMES),
+        bottles: plan.strangers.bottles.slice(0, SHOWN_NAMES),
+      },
+      newMachines: plan.rows.filter(({ table }) => table === 'appliances').length,
     },
+    there: neededOf(plan.understood).filter(isThere(known)),
     planned: plan.understood.map((each) => ({
       key: rowKey(each),
       faulty: each.faults.length > 0,

@@ -1,5 +1,6 @@
 /** A file, whatever it is, as a plan: a spreadsheet row by row, a logbook merged. */
 import type { ImportPreview } from '../../contract/imports';
+import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Revision } from '../../core/logbook/tables';
 import type { Packs } from '../../core/rules/packs/shipped';
@@ -8,9 +9,10 @@ import { type KnownRows, Lookups } from '../../sheets/lookups';
 import type { Mapping } from '../../sheets/mapping';
 import type { Column } from '../../sheets/match';
 import { type PlanProgress, matchedSheets } from '../../sheets/plan';
+import { wouldExceed } from '../../sheets/wouldExceed';
 import { inChainOrder } from '../store/seal';
 import { type Present, logbookIn, mergeOf } from './merge';
-import { type PlannedRow, plannedOf } from './plan';
+import { type PlannedRow, neededOf, plannedOf } from './plan';
 import { isZip, readSheets } from './readSheets';
 import { unzipped } from './unzip';
 
@@ -18,6 +20,8 @@ export interface PlannedFile {
   preview: ImportPreview;
   planned: PlannedRow[];
   revisions: Revision[];
+  /** rows that some of these need and that the logbook has, as `table id` */
+  there: readonly string[];
 }
 
 export interface PlanFor {
@@ -28,6 +32,8 @@ export interface PlanFor {
   packs: Packs;
   /** what is there already of what these sheets name */
   known: (sheets: readonly Sheet[]) => Promise<KnownRows>;
+  /** the same of machines by their ids */
+  knownMachines: (ids: readonly string[]) => Promise<KnownRows>;
   /** a logbook is held against single rows, and entries of these ids */
   present: (entries: readonly string[]) => Promise<Present>;
 }
@@ -62,16 +68,22 @@ export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgr
       ? null
       : await plan.remembered(headingsOf(matchedSheets(sheets, new Lookups(known), plan.mapping)));
     const mapping = { ...before, ...plan.mapping };
-    const { preview, planned } = plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
-    return { preview, planned: [...planned], revisions: [] };
+    const { preview, planned, there } = plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
+    return { preview, planned: [...planned], revisions: [], there };
   }
   const logbook = logbookIn(text);
   const present = await plan.present(logbook.entries.map(({ id }) => id));
   const ordered = inChainOrder(logbook.entries) as Entry[];
   const merged = mergeOf(logbook, ordered, present);
+  const machines = [...new Set(merged.entries.flatMap(({ applianceId }) => applianceId ?? []))];
+  const { touched, would } = wouldExceed(merged, await plan.knownMachines(machines), plan.packs);
   return {
-    preview: merged.preview,
+    preview: { ...merged.preview, touched, would },
     planned: [{ key: 'logbook', faulty: false, rows: merged.rows, entries: merged.entries }],
     revisions: merged.revisions,
+    there: neededOf([merged]).filter((key) => {
+      const [table = '', ...id] = key.split(' ');
+      return present.rowOf(table as RowTable, id.join(' ')) !== null;
+    }),
   };
 }

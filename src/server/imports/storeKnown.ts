@@ -18,6 +18,8 @@ export interface KnownStore {
   clock: Clock;
   present: (entries: readonly string[]) => Promise<Present>;
   remembered: (headings: string) => Promise<Mapping | null>;
+  /** hash of the last link of the chain */
+  chainEnd: () => Promise<string>;
 }
 
 const IDS_OF_A_PART = 500;
@@ -26,6 +28,7 @@ export function knownStore(store: Store, imports: ImportStore, clock: Clock): Kn
   return {
     store,
     clock,
+    chainEnd: async () => (await store.endOfChain()).previous,
     remembered: async (headings) => {
       const kept = mappingSchema.safeParse(await imports.mapping(headings));
       return kept.success ? kept.data : null;
@@ -54,6 +57,7 @@ export function openKnown(url: string, clock: Clock): KnownStore {
 export async function knownOfStore(
   { store, clock }: KnownStore,
   sheets: readonly Sheet[],
+  machines: readonly string[] = [],
 ): Promise<KnownRows> {
   const rowsOf = async <Row extends object>(table: RowTable): Promise<Row[]> =>
     (await store.rowsOf(table)).map(({ row }) => row as Row).filter((row) => !isWithdrawn(row));
@@ -70,7 +74,7 @@ export async function knownOfStore(
   const undone = new Set<string>();
   // Machines that were taken back have entries under ids that an import of the same list makes again.
   const back = (await store.rowsOf('appliances')).filter(({ row }) => isWithdrawn(row)).map(({ id }) => id);
-  for (const machine of [...machinesNamed(sheets, rows), ...back]) {
+  for (const machine of new Set([...machinesNamed(sheets, rows), ...machines, ...back])) {
     const own = await store.entriesBearingOn(machine);
     entries.set(machine, own);
     for (const entry of own) {

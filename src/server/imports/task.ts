@@ -1,11 +1,12 @@
 /** What the process that plans an import is given, and what it tells. */
 import type { Packs } from '../../core/rules/packs/shipped';
 import type { Mapping } from '../../sheets/mapping';
-import type { PlannedFile } from './planFile';
 
 export interface ImportTask {
   url: string;
   path: string;
+  /** where the plan shall stand */
+  planPath: string;
   name: string;
   mapping: Mapping;
   packs: Packs;
@@ -14,4 +15,4 @@ export interface ImportTask {
 }
 
 export type FromChild =
-  { progress: { done: number; of: number } } | { planned: PlannedFile } | { refusal: string };
+  { progress: { done: number; of: number } } | { planned: { chainEnd: string } } | { refusal: string };

@@ -6,6 +6,8 @@ export interface ZipLimits {
   /** of all that is in it, unpacked, bytes */
   total: number;
   entries: number;
+  /** of one of them: a larger one is passed over */
+  each?: number;
   /** which files are unpacked */
   wants: (name: string) => boolean;
 }
@@ -20,6 +22,16 @@ const broken = (): FileRefused =>
 
 /** The wanted files by name, in the order of the zip. */
 export async function unzipped(bytes: Buffer, limits: ZipLimits): Promise<Map<string, Buffer>> {
+  const found = new Map<string, Buffer>();
+  for await (const { name, content } of unzippedOneByOne(bytes, limits)) found.set(name, content);
+  return found;
+}
+
+/** The same one after the other: no more than one of them is held at a time. */
+export async function* unzippedOneByOne(
+  bytes: Buffer,
+  limits: ZipLimits,
+): AsyncGenerator<{ name: string; content: Buffer }> {
   const zip = await new Promise<yauzl.ZipFile>((resolve, reject) => {
     // Names that climb out of the folder are refused by the reader itself; what unpacks to more than it said, too.
     yauzl.fromBuffer(
@@ -32,11 +44,9 @@ export async function unzipped(bytes: Buffer, limits: ZipLimits): Promise<Map<st
     );
   });
   try {
-    const listed = await entriesOf(zip, limits);
-    const found = new Map<string, Buffer>();
-    for (const entry of listed)
-      if (limits.wants(entry.fileName)) found.set(entry.fileName, await contentOf(zip, entry));
-    return found;
+    for (const entry of await entriesOf(zip, limits))
+      if (limits.wants(entry.fileName) && entry.uncompressedSize <= (limits.each ?? Infinity))
+        yield { name: entry.fileName, content: await contentOf(zip, entry) };
   } finally {
     zip.close();
   }

@@ -42,14 +42,17 @@ beforeAll(async () => {
     (await (
       await fetch(`${story.base}${path}`, { method: 'POST', headers: { 'content-type': type }, body })
     ).json()) as Record<string, string>;
-  const { file } = await send(
-    '/imports/files?name=log.csv',
-    'Date,Machine,Added\n2026-11-20,Rack A,1 lb\n',
-    'text/csv',
-  );
-  for (const id of ['import-1', 'import-2']) {
+  for (const [id, machine] of [
+    ['import-1', 'Rack B'],
+    ['import-2', 'Rack A'],
+  ]) {
+    const { file } = await send(
+      '/imports/files?name=log.csv',
+      `Date,Machine,Added\n2026-11-20,${machine ?? ''},1 lb\n`,
+      'text/csv',
+    );
     await story.post('/imports', { id, file, name: 'log.csv', mapping: {} });
-    while (((await story.get(`/imports/${id}`)) as { state: string }).state === 'reading')
+    while (((await story.get(`/imports/${id ?? ''}`)) as { state: string }).state === 'reading')
       await new Promise((resolve) => setTimeout(resolve, 50));
   }
   await story.post('/imports/import-2/write', { by: 'marit' });
@@ -144,6 +147,7 @@ const CALLS: Record<EndpointName, () => Call | Promise<Call>> = {
   beginImport: () => ({ body: { id: 'import-9', file: '0'.repeat(64), name: 'x' } }),
   stopImport: () => ({ path: { id: 'import-1' }, body: {} }),
   writeImport: () => ({ path: { id: 'import-1' }, body: { by: 'marit' } }),
+  undoPreview: () => ({ path: { id: 'import-1' } }),
   undoImport: () => ({ path: { id: 'import-2' }, body: { by: 'marit' } }),
   issuePaper: () => ({
     body: { id: 'paper-2', request: { document: 'machineRecord', machine: 'rack-a' }, by: 'marit', to: 'x' },

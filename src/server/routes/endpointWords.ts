@@ -47,8 +47,9 @@ export const ENDPOINT_WORDS: Record<EndpointName, string> = {
   importState: 'How far an import is, and what it would do',
   sendImportFile: 'Keeps a file until it is planned',
   beginImport: 'Plans an import; nothing is written',
-  stopImport: 'Stops a plan that is being made',
+  stopImport: 'Stops an import that is being read or written; nothing is written then',
   writeImport: 'Writes what was planned, in one deed',
+  undoPreview: 'What an undo of an import would take back, and what stays',
   undoImport: 'Takes an import back',
   issuePaper: 'Issues a document: numbers it, keeps it, seals it',
 };

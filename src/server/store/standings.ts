@@ -225,7 +225,6 @@ export class Standings {
     return rows[0] ?? null;
   }
 
-  /** Machines that no list has yet: those of a database from before there were lists. */
   /** A machine that is nowhere any more: out of all lists. */
   remove = (applianceId: string): Statement[] =>
     ['standings', 'duties', 'leak_parts'].map((table) => ({
@@ -233,12 +232,13 @@ export class Standings {
       args: [applianceId],
     }));
 
+  /** Machines that no list has yet: those of a database from before there were lists. */
   async unplaced(): Promise<string[]> {
     const rows = await this.db
       .select({ id: t.appliances.id })
       .from(t.appliances)
       .leftJoin(t.standings, eq(t.standings.applianceId, t.appliances.id))
-      .where(isNull(t.standings.number));
+      .where(and(isNull(t.standings.number), sql.raw(`instr(appliances.document, '"x-withdrawn"') = 0`)));
     return rows.map((row) => row.id);
   }
 

@@ -1,3 +1,6 @@
+/** Rows that were not taken back with the import that brought them. */
+const standing = <Row extends object>(rows: readonly Row[]): Row[] => rows.filter((row) => !isWithdrawn(row));
+
 /** Reads and writes rows. Knows tables and JSON, no rules. */
 import { and, asc, count, desc, eq, inArray, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import type { Entry } from '../../core/logbook/entry';
@@ -31,11 +34,11 @@ export class Store extends SealedStore {
   }
 
   company = async (): Promise<Company | null> =>
-    parsed<Company>(await this.db.select().from(t.company))[0] ?? null;
-  owners = async (): Promise<Owner[]> => parsed(await this.db.select().from(t.owners));
-  people = async (): Promise<Person[]> =>
-    parsed<Person>(await this.db.select().from(t.people)).filter((row) => !isWithdrawn(row));
-  instruments = async (): Promise<Instrument[]> => parsed(await this.db.select().from(t.instruments));
+    standing(parsed<Company>(await this.db.select().from(t.company)))[0] ?? null;
+  owners = async (): Promise<Owner[]> => standing(parsed<Owner>(await this.db.select().from(t.owners)));
+  people = async (): Promise<Person[]> => standing(parsed<Person>(await this.db.select().from(t.people)));
+  instruments = async (): Promise<Instrument[]> =>
+    standing(parsed<Instrument>(await this.db.select().from(t.instruments)));
 
   async site(id: string): Promise<Site | null> {
     return parsed<Site>(await this.db.select().from(t.sites).where(eq(t.sites.id, id)))[0] ?? null;
@@ -68,7 +71,7 @@ export class Store extends SealedStore {
   }
 
   async spacesOf(siteId: string): Promise<Space[]> {
-    return parsed(await this.db.select().from(t.spaces).where(eq(t.spaces.siteId, siteId)));
+    return standing(parsed<Space>(await this.db.select().from(t.spaces).where(eq(t.spaces.siteId, siteId))));
   }
 
   async cylinderIdsOf(refrigerant: string): Promise<string[]> {
@@ -77,7 +80,7 @@ export class Store extends SealedStore {
       .from(t.cylinders)
       .where(eq(t.cylinders.refrigerant, refrigerant))
       .orderBy(asc(t.cylinders.nameKey));
-    return rows.map((row) => row.id);
+    return standing(await this.cylindersById(rows.map((row) => row.id))).map(({ id }) => id);
   }
 
   private async byIds<Row>(table: 'spaces' | 'sites' | 'cylinders', ids: readonly string[]): Promise<Row[]> {
@@ -250,6 +253,37 @@ export class Store extends SealedStore {
     return ({ applianceId, supersedes }) => [
       ...new Set([...(applianceId == null ? [] : [applianceId]), ...(byTarget.get(supersedes ?? '') ?? [])]),
     ];
+  }
+
+  /** Those of the ids that another entry, which is no undo of an import, names in its `supersedes`. */
+  async supersededAmong(ids: readonly string[]): Promise<string[]> {
+    const rows = await this.db
+      .selectDistinct({ id: t.entries.supersedes })
+      .from(t.entries)
+      .where(sql`${t.entries.supersedes} in (select value from json_each(${json(ids)}))`);
+    return rows.flatMap(({ id }) => id ?? []);
+  }
+
+  /** Who wrote and which bottle was used, in entries that name one of these people or bottles and are none of `but`. */
+  async namesInEntries(
+    people: readonly string[],
+    cylinders: readonly string[],
+    but: ReadonlySet<string>,
+  ): Promise<{ by: string; cylinderId: string | null }[]> {
+    const rows = await this.db
+      .select({
+        id: t.entries.id,
+        by: sql<string>`${t.entries.document} ->> '$.by'`,
+        cylinderId: t.entries.cylinderId,
+      })
+      .from(t.entries)
+      .where(
+        or(
+          sql`${t.entries.document} ->> '$.by' in (select value from json_each(${json(people)}))`,
+          sql`${t.entries.cylinderId} in (select value from json_each(${json(cylinders)}))`,
+        ),
+      );
+    return rows.filter(({ id }) => !but.has(id));
   }
 
   /** No other entry supersedes it. */

@@ -1,0 +1,44 @@
+/** What is wrong in a list, or what has to be said first: where, why, and how it is put right. */
+
+/** A question that one answer settles for every row of the value. */
+export interface Asked {
+  /** heading under which the answer is kept */
+  heading: string;
+  /** what stands there */
+  value: string;
+  choices: readonly { value: string; words: string }[];
+}
+
+export interface Fault {
+  /** only where a file has several */
+  sheet?: string;
+  row: number;
+  column: string;
+  message: string;
+  remedy: string;
+  /** so many rows hang on the one answer */
+  rows?: number;
+  asked?: Asked;
+}
+
+/** One fault for each different value that is asked about, with the number of its rows; all others as they are. */
+export function gathered(faults: readonly Fault[]): Fault[] {
+  const byQuestion = new Map<string, Fault>();
+  const all: Fault[] = [];
+  for (const fault of faults) {
+    if (!fault.asked) {
+      all.push(fault);
+      continue;
+    }
+    const about = fault.asked.value === '' ? fault.remedy : fault.message;
+    const key = [fault.sheet ?? '', fault.asked.heading, fault.asked.value, about].join('\u0000');
+    const first = byQuestion.get(key);
+    if (first) first.rows = (first.rows ?? 1) + 1;
+    else {
+      const own = { ...fault, rows: 1 };
+      byQuestion.set(key, own);
+      all.push(own);
+    }
+  }
+  return all;
+}
