@@ -13,7 +13,7 @@ import { EMPTY_LOGBOOK, knownOfFile, logbookWith, presentOfFile } from '../serve
 import { chosenRows } from '../server/imports/chosenRows';
 import { type PlannedFile, planFile } from '../server/imports/planFile';
 import { FileRefused } from '../server/imports/refused';
-import { leftOutWords } from '../sheets/plan';
+import { leftOutWords } from '../sheets/leftOut';
 import { type Mapping, mappingFrom, mappingSchema } from '../sheets/mapping';
 import { DATABASE } from './dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';

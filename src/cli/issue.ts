@@ -91,7 +91,7 @@ async function main(): Promise<void> {
   const attachments = join(dirname(file), 'attachments');
   const bytes = await pdfOf({
     papers: made.value.papers,
-    stamp: stampOf(request.data, made.value, null),
+    stamp: stampOf(request.data, made.value, null, false),
     photoPath: (name) => {
       const path = join(attachments, name);
       return PHOTO_NAME.test(name) && existsSync(path) ? path : null;

@@ -3,7 +3,8 @@ import { cpSync, existsSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { verifyChain } from '../server/logbooks';
-import { DATABASE } from './dataFolder';
+import { holdFiles } from '../server/attachments';
+import { ATTACHMENTS, DATABASE } from './dataFolder';
 import { errorText, fail } from './exit';
 import { openData } from './openData';
 
@@ -44,8 +45,17 @@ async function main(): Promise<void> {
   try {
     cpSync(backup, aside, { recursive: true });
     const services = await openData(aside);
-    const found = await verifyChain(services.database).finally(() => services.close());
+    const held = async () => ({
+      ...(await verifyChain(services.database)),
+      ...(await holdFiles(services.database.db, join(aside, ATTACHMENTS))),
+    });
+    const found = await held().finally(() => services.close());
     if (!found.intact) throw new Error('a seal of this backup is broken; use an earlier one');
+    const wrong = [...found.missingFiles, ...found.alteredFiles];
+    if (wrong.length > 0)
+      throw new Error(
+        `${String(wrong.length)} photos or documents that it names are missing or altered (${wrong[0] ?? ''}); use an earlier one`,
+      );
     rmSync(into, { recursive: true, force: true });
     renameSync(aside, into);
     process.stdout.write(

@@ -2,12 +2,12 @@
  * `npm run --silent verify -- [--data FOLDER | LOGBOOK.json]`: whether anything was altered or removed since it was sealed.
  * Prints one JSON document; exit 0 where every seal is intact, 1 where one is not, 2 where nothing can be read.
  */
-import { existsSync, readFileSync, readdirSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
-import { contentHash } from '../server/keptFile';
+import { holdFiles } from '../server/attachments';
 import { verifyChain } from '../server/logbooks';
 import { chainWalk, inChainOrder } from '../server/store/seal';
 import { ATTACHMENTS } from './dataFolder';
@@ -23,21 +23,13 @@ Exit 0: every seal is intact. Exit 1: one is not. Exit 2: nothing can be read th
 `;
 const EXIT_BROKEN = 1;
 
-/** Files that are not what their names, the hashes of their contents, say. */
-function alteredFiles(folder: string): string[] {
-  if (!existsSync(folder)) return [];
-  return readdirSync(folder).filter((file) => {
-    const name = /^([0-9a-f]{64})\.(?:jpg|pdf)$/.exec(file)?.[1];
-    return name !== undefined && contentHash(readFileSync(join(folder, file))) !== name;
-  });
-}
-
 async function ofFolder(folder: string) {
   const services = await openData(folder);
   try {
     const found = await verifyChain(services.database);
-    const files = alteredFiles(join(folder, ATTACHMENTS));
-    return { ...found, alteredFiles: files, intact: found.intact && files.length === 0 };
+    const files = await holdFiles(services.database.db, join(folder, ATTACHMENTS));
+    const whole = files.alteredFiles.length + files.missingFiles.length === 0;
+    return { ...found, ...files, intact: found.intact && whole };
   } finally {
     await services.close();
   }

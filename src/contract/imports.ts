@@ -25,9 +25,10 @@ const fault = z.object({
   remedy: z.string(),
   /** so many rows hang on one answer */
   rows: z.number().optional(),
-  /** what it means is asked once for each different value */
+  /** asked once for each different value, column or list */
   asked: z
     .object({
+      settles: z.enum(['value', 'dates', 'decimal', 'unit', 'doubles']),
       heading: z.string(),
       value: z.string(),
       choices: z.array(z.object({ value: z.string(), words: z.string() })),
@@ -79,6 +80,8 @@ export const importPreview = z.object({
   /** technicians and bottles that are no people or bottles of the logbook */
   strangers: z.object({ people: z.array(z.string()), bottles: z.array(z.string()) }),
   newMachines: z.number(),
+  /** as the list was read: what was said, and what is kept from a list with these headings */
+  mapping,
 });
 
 export const importState = z.object({

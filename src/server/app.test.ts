@@ -139,7 +139,7 @@ describe('the API', () => {
       from: '2026-11-01',
       value: 4,
       reason: 'stricter',
-      by: 'Odalys Brandt',
+      by: 'odalys',
     };
     expect((await post('/rules/amendments', own)).status).toBe(201);
     expect((await post('/rules/amendments', own)).status).toBe(409);

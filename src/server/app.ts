@@ -11,9 +11,11 @@ import { docsRouter } from './routes/docs';
 import { fileHandlers } from './routes/files';
 import { handlers } from './routes/handlers';
 import { apiRouter } from './routes/route';
+import { ownHostsOnly } from './hosts';
 import type { Services } from './services';
 import { isBusy } from './store/database';
 import { NoPlace } from './store/pages';
+import { checkWriters } from './writers';
 
 const BODY_LIMIT = '4mb';
 /** Everything comes from here: no script, font or picture from elsewhere, and nothing is told to anybody. */
@@ -74,7 +76,12 @@ const answerProblem =
     response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
   };
 
-export function createApp(services: Services, webFolder: string | null): Express {
+/** `hosts`: names under which the server is reached beside those of this machine. */
+export function createApp(
+  services: Services,
+  webFolder: string | null,
+  hosts: readonly string[] = [],
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -85,10 +92,16 @@ export function createApp(services: Services, webFolder: string | null): Express
       crossOriginEmbedderPolicy: false,
     }),
   );
+  app.use(ownHostsOnly(hosts));
   app.use('/api', compression());
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.use('/api/docs', docsRouter());
-  app.use('/api', apiRouter(handlers(services), fileHandlers(services)));
+  app.use(
+    '/api',
+    apiRouter(handlers(services), fileHandlers(services), (name, body) =>
+      checkWriters(services.store, name, body),
+    ),
+  );
   app.use('/api', () => {
     throw notFound('address');
   });

@@ -17,6 +17,7 @@ import { GrowingRecord } from '../core/rules/machineFacts';
 import type { Clock } from './clock';
 import type { Judging, Put } from './judging';
 import { conflict, invalid, wantsReason } from './problem';
+import { PHOTO_NAME, type Photos } from './photos';
 import type { RecentMachines } from './recent';
 import { RequestMachines } from './requestMachines';
 import type { Rows } from './rows';
@@ -45,6 +46,7 @@ export class Appending {
     private readonly judging: Judging,
     private readonly rows: Rows,
     private readonly recent: RecentMachines,
+    private readonly photos: Photos,
     private readonly clock: Clock,
   ) {}
 
@@ -160,6 +162,7 @@ export class Appending {
         path: placed(problem.path, index, entries.length),
       })),
     );
+    problems.push(...this.notStored(entries));
     if (problems.length > 0) throw invalid(problems);
     const checked: Checked = {
       machines,
@@ -177,6 +180,22 @@ export class Appending {
       // Hundreds take a while: whoever reads meanwhile gets a turn.
       if (index % 25 === 24) await turnOfOthers();
     }
+  }
+
+  /** A photo is stored before an entry names it. */
+  private notStored(entries: readonly Entry[]): Problem[] {
+    return entries.flatMap((entry, index) =>
+      (entry.attachments ?? []).flatMap((name, at) =>
+        PHOTO_NAME.test(name) && this.photos.pathOf(name) === null
+          ? [
+              {
+                path: placed(['attachments', at], index, entries.length),
+                message: 'names a photo that is not stored here; send the photo first',
+              },
+            ]
+          : [],
+      ),
+    );
   }
 
   private async cylindersOf(entries: readonly Entry[]): Promise<ReadonlyMap<string, Cylinder>> {

@@ -69,7 +69,13 @@ async function serve(): Promise<{ base: string; child: ChildProcess }> {
 
 async function begin(): Promise<void> {
   const services = await openServices(`file:${file}`, systemClock(TODAY));
-  await services.rows.change([{ table: 'sites', id: 's', row: site('s') }], { by: 'p', why: null });
+  await services.rows.change(
+    [
+      { table: 'sites', id: 's', row: site('s') },
+      { table: 'people', id: 'p', row: { id: 'p', name: 'Tester' } },
+    ],
+    { by: 'p', why: null },
+  );
   await services.appending.addMachine({
     appliance: machine('a', 's'),
     spaces: [],

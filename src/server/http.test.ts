@@ -13,6 +13,10 @@ import { TODAY, added, entry } from './company.testkit';
 let story: ServedStory;
 beforeAll(async () => {
   story = await serveStory(TODAY);
+  await story.services.rows.change([{ table: 'people', id: 'p', row: { id: 'p', name: 'Tester' } }], {
+    by: 'p',
+    why: null,
+  });
 }, 60_000);
 afterAll(() => story.close());
 

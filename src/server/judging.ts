@@ -219,12 +219,13 @@ export class Judging {
   }
 
   /** A thread that judges what is stale, or (null) what it is given. */
-  async thread(stale: readonly string[] | null): Promise<JudgeThread> {
+  async thread(stale: readonly string[] | null, packs?: Packs): Promise<JudgeThread> {
+    const under = packs ?? (await this.currentPacks());
     return startJudgeThread({
       url: this.database.url,
       stale,
-      under: await this.under(),
-      packs: await this.currentPacks(),
+      under: judgedUnder(under),
+      packs: under,
       fixedToday: this.clock.fixedToday,
       nowMs: this.clock.nowMs(),
     });

@@ -8,7 +8,10 @@ import type { ExportScope } from '../contract/exports';
 import type { Entry } from '../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
 import { deadIds, entriesByMachine } from '../core/logbook/order';
-import type { Revision } from '../core/logbook/tables';
+import type { Owner, Revision } from '../core/logbook/tables';
+import { type Amendment, amendmentSchema, packsWith } from '../core/rules/amend';
+import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
+import { isWithdrawn } from './store/withdrawn';
 import { type Instrument, instrumentRow } from '../core/visit/instrument';
 import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
 import { begunHere } from './exports/begunHere';
@@ -32,7 +35,9 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
   if (scope.part) yield `,"x-part":${JSON.stringify(scope.part)}`;
   const company = await store.company();
   if (company) yield `,"company":${JSON.stringify(company)}`;
-  const owners = await store.owners();
+  const owners = (await store.rowsOf('owners')).flatMap(({ row }) =>
+    scope.owner(row as Owner) ? [row] : [],
+  );
   if (owners.length > 0) yield `,"owners":${JSON.stringify(owners)}`;
   for (const [table, told] of Object.entries(toldBy(scope)) as [keyof ReturnType<typeof toldBy>, Told][]) {
     yield `,"${table}":[`;
@@ -45,7 +50,7 @@ export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGen
     }
     yield ']';
   }
-  const instruments = await store.instruments();
+  const instruments = scope.narrow ? [] : await store.instruments();
   // No table of the format: kept beside it, for readings name the instruments that they came from.
   if (instruments.length > 0) yield `,"x-instruments":${JSON.stringify(instruments)}`;
   const issued = scope.part ? [] : await new IssuedStore(db).all();
@@ -65,7 +70,7 @@ function toldBy(scope: Scope) {
   return {
     sites: of(scope.site),
     spaces: of(scope.space),
-    people: (document) => document,
+    people: of(scope.person),
     appliances: of(scope.appliance),
     cylinders: of(scope.cylinder),
     entries: (document) => {
@@ -129,7 +134,14 @@ export async function loadLogbook(
     ...revisionsOf(logbook, new Date(clock.nowMs()).toISOString()),
     ...logbook.entries,
   ]);
-  const thread = await judging.thread(null);
+  const figures = figuresIn(logbook);
+  const thread = await judging.thread(
+    null,
+    packsWith(
+      SHIPPED_PACKS,
+      figures.map(({ amendment }) => amendment),
+    ),
+  );
   for (const lot of givenMachines(logbook)) thread.give(lot);
   thread.give(null);
   await database.write(async () =>
@@ -137,6 +149,7 @@ export async function loadLogbook(
       partsOf(await store.indexesOf(['entries', 'standings', 'duties']), await store.endOfChain()),
     ),
   );
+  judging.forgetPacks();
 
   async function* partsOf(
     indexes: readonly { name: string; sql: string }[],
@@ -144,6 +157,7 @@ export async function loadLogbook(
   ): AsyncGenerator<Statement[]> {
     yield store.putRows(rowsOf(logbook));
     yield issuedOf(logbook).map((row) => new IssuedStore(database.db).insert(row));
+    yield figures.map(({ amendment, recordedAt }) => store.insertAmendment(amendment, recordedAt));
     // Indexes that are made when all is there are made in a fraction of the time.
     yield indexes.map(({ name }) => `DROP INDEX "${name}"`);
     const chain = new Chain(end);
@@ -168,7 +182,8 @@ function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
   const dead = deadIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, JSON.stringify(site)]));
   const entries = entriesByMachine(logbook.entries);
-  const { appliances } = logbook;
+  // A machine that was taken back with its import stands in no list.
+  const appliances = logbook.appliances.filter((appliance) => !isWithdrawn(appliance));
   for (let start = 0; start < appliances.length; start += MACHINES_OF_A_LOT)
     yield appliances.slice(start, start + MACHINES_OF_A_LOT).map((appliance) => {
       const own = entries.get(appliance.id) ?? [];
@@ -179,6 +194,16 @@ function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
         dead: own.flatMap(({ id }) => (dead.has(id) ? [id] : [])),
       };
     });
+}
+
+/** The company's own figures, each as its revision gave it. */
+export function figuresIn({
+  revisions,
+}: Pick<Logbook, 'revisions'>): { amendment: Amendment; recordedAt: string }[] {
+  return (revisions ?? []).flatMap(({ table, row, recordedAt }) => {
+    const read = table === 'figures' ? amendmentSchema.safeParse(row) : null;
+    return read?.success ? [{ amendment: read.data, recordedAt: recordedAt ?? '' }] : [];
+  });
 }
 
 /** What the export kept beside the format; a file from elsewhere may have none, or something else there. */

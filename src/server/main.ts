@@ -17,7 +17,12 @@ const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']
 const turnOver = () => {
   services.judging.turning.turnOver().catch((problem: unknown) => console.error(problem));
 };
-const server = createApp(services, join(process.cwd(), 'dist')).listen(port, HOST, (error?: Error) => {
+/** Other names under which it is reached, such as that of a proxy before it. */
+const hosts = (process.env['ABACUS_HOSTS'] ?? '')
+  .split(',')
+  .map((name) => name.trim())
+  .filter(Boolean);
+const server = createApp(services, join(process.cwd(), 'dist'), hosts).listen(port, HOST, (error?: Error) => {
   if (error) {
     console.error(`Cannot listen on ${HOST}:${String(port)}: ${error.message}`);
     process.exit(1);

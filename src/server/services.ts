@@ -86,7 +86,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     judging,
     recent,
     rows,
-    appending: new Appending(database, store, judging, rows, recent, clock),
+    appending: new Appending(database, store, judging, rows, recent, photos, clock),
     board,
     calendars: new Calendars(database, store, new FeedStore(database.db), board, clock),
     labels: new LabelPrinting(store, judging),

@@ -1,5 +1,7 @@
 /** A spreadsheet as it was read: cells with what they are, nothing understood yet. */
 
+import { remembered } from './remembered';
+
 export interface Cell {
   /** as it stands there; a number with a point, a date as YYYY-MM-DD */
   text: string;
@@ -24,10 +26,11 @@ export const textCell = (text: string): Cell => ({ text: text.trim(), type: 'tex
 export const isBlank = ({ text }: Cell): boolean => text.trim() === '';
 
 /** Two names with the same key are one name: case, accents, points and spaces aside. */
-export const nameKey = (name: string): string =>
+export const nameKey = remembered((name: string): string =>
   name
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
+    .trim(),
+);

@@ -50,6 +50,44 @@ describe('what went in and what came out', () => {
     expect([said.ready, said.faulty]).toEqual([54, []]);
   });
 
+  it('one word may say something else of gas that went in than of gas that came out', () => {
+    const text =
+      'Date|Machine|What|Pounds|Why\n2026-03-14|Rack 1|added|3|PM visit\n2026-03-15|Rack 1|recovered|5|PM visit';
+    const made = plan(text);
+    const asked = made.faulty.map((fault) => fault.asked?.value ?? '');
+    expect(asked).toEqual(['PM visit (gas added)', 'PM visit (gas recovered)']);
+    const [added = '', recovered = ''] = asked;
+    const said = plan(text, { values: { Why: { [added]: 'topOff', [recovered]: 'repair' } } });
+    expect([said.faulty, gas(said)]).toEqual([
+      [],
+      [
+        ['in', 3, 'topOff'],
+        ['out', 5, 'repair'],
+      ],
+    ]);
+  });
+
+  it('a column headed by a unit alone is the amount, unless another column is', () => {
+    expect(gas(plan('Date|Machine|What|lbs\n2026-03-14|Rack 1|added|3'))).toEqual([['in', 3, 'topOff']]);
+    const made = plan('Date|Machine|Added (lb)|lbs\n2026-03-14|Rack 1|3|40');
+    expect(faults(made)).toEqual([[1, 'lbs', 'holds weights, and nothing says what it is', 1]]);
+  });
+
+  it('days and units that a column leaves open are asked once for the column', () => {
+    const made = plan('Date|Machine|What|Amount\n03/04/2026|Rack 1|added|3\n05/04/2026|Rack 1|added|4');
+    expect(made.faulty.map(({ asked, rows }) => [asked?.settles, asked?.heading, rows])).toEqual([
+      ['dates', 'Date', 2],
+      ['unit', 'Amount', 2],
+    ]);
+    const said = plan('Date|Machine|What|Amount\n03/04/2026|Rack 1|added|3', {
+      dates: 'mdy',
+      units: { Amount: 'oz' },
+    });
+    expect(said.entries.map(({ on, mass }) => [on, mass])).toEqual([
+      ['2026-03-04', { value: 3, unit: 'oz', 'x-typed': '3 oz' }],
+    ]);
+  });
+
   it('is never left out unasked: a second column of days, machines, weights or bottles is asked about', () => {
     const made = plan(
       'Date|Machine|Added (lb)|Entered|Vented (lb)\n2026-03-14|Rack 1|3|2026-03-16|1\n2026-03-15|Rack 1|4|2026-03-16|2',

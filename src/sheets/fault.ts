@@ -1,7 +1,11 @@
 /** What is wrong in a list, or what has to be said first: where, why, and how it is put right. */
 
-/** A question that one answer settles for every row of the value. */
+/** What an answer settles: a word wherever it stands, a whole column or list, or rows that say the same. */
+export type Settles = 'value' | 'dates' | 'decimal' | 'unit' | 'doubles';
+
+/** A question that one answer settles for all its rows. */
 export interface Asked {
+  settles: Settles;
   /** heading under which the answer is kept */
   heading: string;
   /** what stands there */
@@ -21,7 +25,7 @@ export interface Fault {
   asked?: Asked;
 }
 
-/** One fault for each different value that is asked about, with the number of its rows; all others as they are. */
+/** One fault for each different value or column that is asked about, with the number of its rows; all others as they are. */
 export function gathered(faults: readonly Fault[]): Fault[] {
   const byQuestion = new Map<string, Fault>();
   const all: Fault[] = [];
@@ -30,8 +34,9 @@ export function gathered(faults: readonly Fault[]): Fault[] {
       all.push(fault);
       continue;
     }
-    const about = fault.asked.value === '' ? fault.remedy : fault.message;
-    const key = [fault.sheet ?? '', fault.asked.heading, fault.asked.value, about].join('\u0000');
+    const { settles, heading, value } = fault.asked;
+    const about = settles !== 'value' ? '' : value === '' ? fault.remedy : fault.message;
+    const key = [fault.sheet ?? '', settles, heading, settles === 'value' ? value : '', about].join('\u0000');
     const first = byQuestion.get(key);
     if (first) first.rows = (first.rows ?? 1) + 1;
     else {

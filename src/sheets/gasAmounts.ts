@@ -1,5 +1,5 @@
 /** How much went in or came out, and which way, as a row of a gas log says it. */
-import { type Mass, exactGrams } from '../core/quantity/mass';
+import type { Mass } from '../core/quantity/mass';
 import {
   DIRECTION_WORDS,
   type Direction,
@@ -38,8 +38,7 @@ function amountIn(reading: RowReading, field: string, kind: Direction): Amount |
     return { kind, field, mass: null, why: why || `${reading.text(field)}, as the list says` };
   const mass = reading.amount(field);
   if (mass === null) return null;
-  if (exactGrams(mass) === 0n)
-    return reading.fault(field, 'is nothing', 'Leave the row out where no gas moved.');
+  if (mass.value === 0) return reading.fault(field, 'is nothing', 'Leave the row out where no gas moved.');
   return { kind, field, mass, why: null };
 }
 

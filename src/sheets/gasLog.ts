@@ -13,22 +13,29 @@ import { bottleOf, dayFor, finished, machineOf, withId, writerOf } from './logRo
 import { addedReasonSaid, recoveredReasonSaid } from './movements';
 import { flagSaid } from './machineWords';
 import { phraseKey, saysNothing } from './phrases';
+import { meaningSaid } from './mapping';
 import type { RowReading } from './reading';
 import { type Intake, type Read, understood } from './understood';
 
 /** In the law's words; unsaid, it is what hides no loss. Null: asked about. */
 function reasonOf(reading: RowReading, { kind }: Amount): string | null {
-  const { field, text } = reasonText(reading);
+  const { field, text: written } = reasonText(reading);
   const added = kind === 'refrigerantAdded';
+  // One word may say something else of gas that went in than of gas that came out.
+  const ofThisWay = `${reading.text(field)} (gas ${added ? 'added' : 'recovered'})`;
+  const meant = meaningSaid(reading.columns.mapping, reading.columns.headingOf(field), ofThisWay);
+  const text = meant === undefined ? written : (meant ?? '');
   if (text === '') return added ? 'topOff' : 'repair';
   const reason = added ? addedReasonSaid(text) : recoveredReasonSaid(text);
   if (reason !== null) return reason;
   const words: Readonly<Record<string, string>> = added ? ADDED_WORDS : RECOVERED_WORDS;
-  return reading.ask(
-    field,
+  return reading.askOf(
+    'value',
+    reading.columns.headingOf(field),
     `“${reading.text(field)}” says no reason that is known for gas ${added ? 'added' : 'recovered'}`,
     `Say what it means: ${Object.values(words).join('; ')}.`,
     choices(Object.keys(words), words),
+    ofThisWay,
   );
 }
 
@@ -127,9 +134,11 @@ function leakOf(
   const none = { id: null, note: '' };
   if (saysNothing(text) || isGasUnknown(text)) return none;
   // A column of yes, no, 0 and 1 says whether there was a leak, and numbers none.
-  const flags = reading.columns
-    .all('leakId')
-    .every((cell) => saysNothing(cell.text) || flagSaid(cell.text) !== null);
+  const flags = reading.columns.every(
+    'leakId',
+    'flags',
+    (cell) => saysNothing(cell) || flagSaid(cell) !== null,
+  );
   if (flags || (flagSaid(text) !== null && !/^\d/.test(text)))
     return flagSaid(text) === true ? { id: null, note: 'the list says that it leaked' } : none;
   const labels = machine ? leakLabels(lookups.known.entriesOf(machine.id)) : new Map<string, string>();

@@ -1,5 +1,6 @@
 /** Which field a heading names: as a whole by the words that lists use, or by one word of it that tells. */
 import type { Contents } from './contents';
+import { massUnitOf } from './numbers';
 import { FIELDS, SHEET_TABLES, type SheetTable, headingKey } from './fields';
 
 export type Fields = (string | null)[];
@@ -25,6 +26,8 @@ const LOOSELY: Readonly<Record<string, RegExp>> = {
   methods: /\bmethods?\b/,
 };
 const LOOSE_RANK = 100;
+/** Of these a heading may name the unit alone: “Pounds”. */
+const WEIGHS: readonly string[] = ['mass', 'fullCharge'];
 
 const joined = (key: string): string => key.replace(/ /g, '');
 
@@ -63,11 +66,15 @@ export function byHeadings(
       if ((otherUnit && joined(key).startsWith('unit')) || otherKind) return [];
       if (rank >= 0) return [{ field, column, rank }];
       if (field === 'on' && NO_DAY_OF_WORK.test(key)) return [];
+      if (WEIGHS.includes(field) && massUnitOf(key) !== null)
+        return [{ field, column, rank: LOOSE_RANK + 1 }];
       return LOOSELY[field]?.test(key) ? [{ field, column, rank: LOOSE_RANK }] : [];
     });
   });
-  for (const { field, column } of wanted.sort((a, b) => a.rank - b.rank))
-    if (fields[column] === null && !fields.includes(field)) fields[column] = field;
+  for (const { field, column } of wanted.sort((a, b) => a.rank - b.rank)) {
+    const saidOtherwise = field === 'mass' && (fields.includes('added') || fields.includes('recovered'));
+    if (fields[column] === null && !fields.includes(field) && !saidOtherwise) fields[column] = field;
+  }
   const own = new Set(FIELDS[table].map(({ field }) => field));
   for (const [needed, instead] of INSTEAD)
     if (own.has(needed) && !fields.includes(needed)) {

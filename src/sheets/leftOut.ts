@@ -1,5 +1,6 @@
 /** Rows that say nothing of one thing: totals, headings that stand again, a row of units below the headings. */
 import { type SheetRow, isBlank, nameKey } from './cells';
+import { listAnd } from '../words/list';
 import { headingKey } from './fields';
 import { massUnitOf } from './numbers';
 
@@ -25,6 +26,9 @@ const SAME_SHARE = 0.6;
 
 /** Most of its cells say what the headings say. */
 export function isHeadAgain({ cells }: SheetRow, headings: readonly string[]): boolean {
+  // Most rows say nothing of the kind in their first cell that says something.
+  const first = cells.findIndex((cell) => !isBlank(cell));
+  if (first < 0 || headingKey(cells[first]?.text ?? '') !== headingKey(headings[first] ?? '')) return false;
   const filled = cells.flatMap((cell, place) => (isBlank(cell) ? [] : [{ text: cell.text, place }]));
   const same = filled.filter(
     ({ text, place }) => headings[place] !== undefined && headingKey(text) === headingKey(headings[place]),
@@ -47,3 +51,19 @@ export function isUnits({ cells }: SheetRow): boolean {
 
 export const unitBelow = ({ cells }: SheetRow, place: number): ReturnType<typeof massUnitOf> =>
   massUnitOf(inBrackets(cells[place]?.text ?? ''));
+
+const WHY_WORDS: Readonly<Record<RowLeftOut['why'], string>> = {
+  total: 'totals',
+  headings: 'headings again',
+  units: 'units',
+};
+
+export const leftOutWords = (leftOut: readonly RowLeftOut[]): string =>
+  listAnd(
+    (['total', 'headings', 'units'] as const).flatMap((why) => {
+      const rows = leftOut.filter((each) => each.why === why).map(({ row }) => String(row));
+      return rows.length === 0
+        ? []
+        : `row${rows.length === 1 ? '' : 's'} ${rows.slice(0, 5).join(', ')}${rows.length > 5 ? ' …' : ''} (${WHY_WORDS[why]})`;
+    }),
+  );

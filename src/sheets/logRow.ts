@@ -6,6 +6,7 @@ import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
 import { dateWords } from '../words/dates';
 import { nameKey } from './cells';
+import { remembered } from './remembered';
 import type { RowReading } from './reading';
 import {
   type Intake,
@@ -117,31 +118,50 @@ export function bottleOf(
 /** What an entry says, as far as two of them are the same fact. */
 export function factOf(entry: Omit<Entry, 'id'>): string {
   const { applianceId, on, kind } = entry;
-  const gas = entry as { mass?: Mass | null; reason?: string };
-  return [applianceId, on, kind, gas.mass ? String(exactGrams(gas.mass)) : '', gas.reason ?? ''].join(
-    '\u0000',
-  );
+  const { mass, reason } = entry as { mass?: Mass | null; reason?: string };
+  const grams = mass ? gramsOf(`${String(mass.value)} ${mass.unit}`) : '';
+  return `${applianceId ?? ''}\u0000${on}\u0000${kind}\u0000${grams}\u0000${reason ?? ''}`;
 }
+/** Exact, so that a weight is the same in every unit. */
+const gramsOf = remembered((typed: string): string => {
+  const [value, unit] = typed.split(' ');
+  return String(exactGrams({ value: Number(value), unit: unit as Mass['unit'] }));
+});
 
 /** The id of a fact of a list; two rows that say the same are two facts. */
 export function withId(entry: Omit<Entry, 'id'>, intake: Intake): Entry {
-  const { taken } = intake;
+  const { taken, facts } = intake;
   const fact = factOf(entry);
   const ordinal = (taken.get(fact) ?? 0) + 1;
   taken.set(fact, ordinal);
-  return { ...entry, id: entryId(intake, fact, String(ordinal)) } as Entry;
+  const made = { ...entry, id: entryId(intake, fact, String(ordinal)) } as Entry;
+  facts.set(made, { fact, ordinal });
+  return made;
+}
+
+/** How often the logbook says each fact of a machine. */
+function knownFactsOf(machine: string, { lookups, knownFacts }: Intake): ReadonlyMap<string, number> {
+  const before = knownFacts.get(machine);
+  if (before) return before;
+  const counts = new Map<string, number>();
+  for (const each of livingOf(lookups.known.entriesOf(machine), machine)) {
+    const fact = factOf(each);
+    counts.set(fact, (counts.get(fact) ?? 0) + 1);
+  }
+  knownFacts.set(machine, counts);
+  return counts;
 }
 
 /** There already: brought in before (be it corrected since), or written by hand. */
-function isKnown(entry: Entry, ordinal: number, { lookups }: Intake): boolean {
-  if (lookups.known.hasEntry(entry.id)) return true;
-  const machine = entry.applianceId ?? '';
-  const fact = factOf(entry);
+function isKnown(entry: Entry, intake: Intake): boolean {
+  if (intake.lookups.known.hasEntry(entry.id)) return true;
+  const said = intake.facts.get(entry);
   return (
-    livingOf(lookups.known.entriesOf(machine), machine).filter((each) => factOf(each) === fact).length >=
-    ordinal
+    said !== undefined && (knownFactsOf(entry.applianceId ?? '', intake).get(said.fact) ?? 0) >= said.ordinal
   );
 }
+
+const wordsOfDay = remembered(dateWords);
 
 /** Heading under which it is said what rows of a log that say the same are. */
 export const DOUBLES = 'doubles';
@@ -168,7 +188,7 @@ export function finished(
   const words = [
     machine?.name ?? reading.text('applianceId'),
     site?.name ?? '',
-    on === null ? '' : dateWords(on),
+    on === null ? '' : wordsOfDay(on),
     ...what,
   ]
     .filter(Boolean)
@@ -178,6 +198,7 @@ export function finished(
     return understood(reading, sheet, { words: `${words}: the same as row ${String(before)}`, known: true });
   if (before !== null)
     reading.askOf(
+      'doubles',
       DOUBLES,
       `says the same as row ${String(before)}`,
       'Say whether such rows are each a fact of their own, or one that was written down twice.',
@@ -186,10 +207,7 @@ export function finished(
         { value: 'one', words: 'written down twice: it is one' },
       ],
     );
-  const fresh =
-    reading.faults.length > 0
-      ? []
-      : entries.filter((entry) => !isKnown(entry, intake.taken.get(factOf(entry)) ?? 1, intake));
+  const fresh = reading.faults.length > 0 ? [] : entries.filter((entry) => !isKnown(entry, intake));
   return understood(reading, sheet, {
     words,
     known: entries.length > 0 && fresh.length === 0,

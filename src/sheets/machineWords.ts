@@ -1,7 +1,8 @@
 /** Words for machines as lists have them: kinds, categories, detection, how a charge is known, yes and no. */
 import type { FullChargeMethod } from '../core/logbook/entry';
 import type { Category, Detection } from '../core/logbook/fields';
-import { type ApplianceKind, PURPOSES } from '../core/logbook/tables';
+import type { PURPOSES } from '../core/logbook/tables';
+import { type ApplianceKind } from '../core/logbook/tables';
 import {
   CATEGORY_WORDS,
   DETECTION_WORDS,

@@ -3,9 +3,12 @@
  * another, and none beside words that are not known, decides what a rate hangs on.
  */
 import { nameKey } from './cells';
+import { remembered } from './remembered';
 
 /** A cell as phrases are compared: lower case, words apart, `chargedAfterRepair` like `charged after repair`. */
-export const phraseKey = (text: string): string => nameKey(text.replace(/([a-z])([A-Z])/g, '$1 $2'));
+export const phraseKey = remembered((text: string): string =>
+  nameKey(text.replace(/([a-z])([A-Z])/g, '$1 $2')),
+);
 
 /** What each phrase means. `phrases`: by meaning, phrases with a bar between. */
 export function meaningsOf<Value>(
@@ -29,6 +32,13 @@ const PARTS = /[,;/–—()]|\s-\s/;
  * things at once.
  */
 export function saidBy<Value>(meanings: ReadonlyMap<string, Value>, text: string): Value | null {
+  const known = saidBefore.get(meanings) ?? remembered((each) => readBy(meanings, each));
+  saidBefore.set(meanings, known);
+  return known(text) as Value | null;
+}
+const saidBefore = new WeakMap<ReadonlyMap<string, unknown>, (text: string) => unknown>();
+
+function readBy<Value>(meanings: ReadonlyMap<string, Value>, text: string): Value | null {
   const whole = meanings.get(phraseKey(text));
   if (whole !== undefined) return whole;
   const found = new Set<Value>();
@@ -54,5 +64,7 @@ export function namedIn<Value>(meanings: ReadonlyMap<string, Value>, text: strin
 }
 
 /** A cell that says nothing: a dash, “n/a”, “none”. */
+const LONGEST_NOTHING = 8;
 export const saysNothing = (text: string): boolean =>
+  text.length <= LONGEST_NOTHING &&
   /^(?:[-–—.]+|n\/?a\.?|n\.a\.|none|nil|keine?|entfällt)?$/i.test(text.trim());

@@ -1,6 +1,5 @@
 /** What an import would do: every row understood, in the order in which one needs the other. */
 import type { Entry } from '../core/logbook/entry';
-import { listAnd } from '../words/list';
 import type { Sheet } from './cells';
 import type { Carried } from './contents';
 import { type Fault, gathered } from './fault';
@@ -150,6 +149,8 @@ export function planImport(
     mapping,
     file,
     taken: new Map(),
+    facts: new WeakMap(),
+    knownFacts: new Map(),
     rowsSeen: new Map(),
     listed: new Map(),
     strangers: { people: new Set(), bottles: new Set() },
@@ -196,18 +197,3 @@ export function planImport(
     strangers: { people: [...intake.strangers.people], bottles: [...intake.strangers.bottles] },
   };
 }
-
-export const leftOutWords = (leftOut: readonly RowLeftOut[]): string =>
-  listAnd(
-    (['total', 'headings', 'units'] as const).flatMap((why) => {
-      const rows = leftOut.filter((each) => each.why === why).map(({ row }) => String(row));
-      return rows.length === 0
-        ? []
-        : `row${rows.length === 1 ? '' : 's'} ${rows.slice(0, 5).join(', ')}${rows.length > 5 ? ' …' : ''} (${WHY_WORDS[why]})`;
-    }),
-  );
-const WHY_WORDS: Readonly<Record<RowLeftOut['why'], string>> = {
-  total: 'totals',
-  headings: 'headings again',
-  units: 'units',
-};

@@ -11,14 +11,16 @@ export interface Staging {
 const keyOf = (table: string, id: string): string => `${table} ${id}`;
 
 /** Rows that a row or entry cannot be written without, as `table id`. */
-export function needsOf({ rows, entries }: Staging): Set<string> {
-  const own = new Set(rows.map(({ table, id }) => keyOf(table, id)));
-  const needs = new Set<string>();
-  for (const { applianceId } of entries) if (applianceId != null) needs.add(keyOf('appliances', applianceId));
+export function needsOf({ rows, entries }: Staging): string[] {
+  const needs: string[] = [];
+  for (const { applianceId } of entries)
+    if (applianceId != null) needs.push(keyOf('appliances', applianceId));
+  if (rows.length === 0) return needs;
   for (const { table, row } of rows)
     if (table === 'appliances' || table === 'spaces')
-      needs.add(keyOf('sites', (row as Appliance | Space).siteId));
-  return new Set([...needs].filter((need) => !own.has(need)));
+      needs.push(keyOf('sites', (row as Appliance | Space).siteId));
+  const own = new Set(rows.map(({ table, id }) => keyOf(table, id)));
+  return needs.filter((need) => !own.has(need));
 }
 
 /** Those that need a row which is neither there nor brought by another one of them, nor by one that is itself left. */
@@ -31,7 +33,7 @@ export function hanging<Each extends Staging>(
     const standing = all.filter((each) => !left.has(each));
     const brought = new Set(standing.flatMap(({ rows }) => rows.map(({ table, id }) => keyOf(table, id))));
     const falling = standing.filter((each) =>
-      [...needsOf(each)].some((need) => !brought.has(need) && !isThere(need)),
+      needsOf(each).some((need) => !brought.has(need) && !isThere(need)),
     );
     if (falling.length === 0) return left;
     for (const each of falling) left.add(each);

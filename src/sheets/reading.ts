@@ -3,7 +3,7 @@ import type { Mass } from '../core/quantity/mass';
 import type { Choice } from '../words/choice';
 import { type Cell, EMPTY_CELL, type SheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
-import type { Asked, Fault } from './fault';
+import type { Asked, Fault, Settles } from './fault';
 import type { Matched } from './match';
 import { type Mapping, decimalSaid, meaningSaid, rowName, unitSaid } from './mapping';
 import {
@@ -49,6 +49,7 @@ export class Columns {
   private readonly places = new Map<string, number>();
   private readonly headings = new Map<string, string>();
   private readonly dayOrders = new Map<string, DayOrder | null>();
+  private readonly shared = new Map<string, boolean>();
   private readonly marks = new Map<string, DecimalMark | null>();
 
   constructor(
@@ -67,7 +68,9 @@ export class Columns {
   cell = (row: SheetRow, field: string): Cell => {
     const place = this.places.get(field);
     if (place === undefined) return EMPTY_CELL;
-    const right = this.mapping.cells?.[rowName(this.matched.sheet.name, row.number)]?.[this.headingOf(field)];
+    const right = this.mapping.cells
+      ? this.mapping.cells[rowName(this.matched.sheet.name, row.number)]?.[this.headingOf(field)]
+      : undefined;
     return right === undefined ? (row.cells[place] ?? EMPTY_CELL) : textCell(right);
   };
 
@@ -93,7 +96,16 @@ export class Columns {
   headingAtPlace = (place: number): string =>
     this.matched.columns[place]?.heading ?? `column ${String(place + 1)}`;
 
-  all = (field: string): Cell[] => this.matched.rows.map((row) => this.cell(row, field));
+  /** Whether every cell of a field is so; asked once for all rows. */
+  every(field: string, what: string, is: (text: string) => boolean): boolean {
+    const key = `${field} ${what}`;
+    const before = this.shared.get(key);
+    const holds = before ?? this.all(field).every(({ text }) => is(text));
+    this.shared.set(key, holds);
+    return holds;
+  }
+
+  private all = (field: string): Cell[] => this.matched.rows.map((row) => this.cell(row, field));
 }
 
 /** A row as it is read; faults gather here. */
@@ -127,29 +139,44 @@ export class RowReading {
 
   /** Asked once for each different value: “this means…”. */
   ask(field: string, message: string, remedy: string, choices: readonly Choice[]): null {
-    return this.askOf(this.columns.headingOf(field), message, remedy, choices, this.text(field));
+    return this.askOf('value', this.columns.headingOf(field), message, remedy, choices, this.text(field));
   }
 
-  /** The same of the row as a whole, under a heading of our own. */
-  askOf(heading: string, message: string, remedy: string, choices: readonly Choice[], value = ''): null {
-    const asked: Asked = { heading, value, choices };
+  /** Asked once for the whole column, or for the list. */
+  askOf(
+    settles: Settles,
+    heading: string,
+    message: string,
+    remedy: string,
+    choices: readonly Choice[],
+    value = '',
+  ): null {
+    const asked: Asked = { settles, heading, value, choices };
     this.faults.push({ row: this.row.number, column: heading, message, remedy, asked });
     return null;
   }
 
-  cell = (field: string): Cell => this.columns.cell(this.row, field);
-  text = (field: string): string => this.cell(field).text.trim();
+  // Methods, not functions of each row: a list has tens of thousands of rows.
+  cell(field: string): Cell {
+    return this.columns.cell(this.row, field);
+  }
+
+  text(field: string): string {
+    return this.cell(field).text.trim();
+  }
+
   /** what stands there, or what was said that it means */
   meant(field: string): string {
     const text = this.text(field);
+    if (!this.columns.mapping.values) return text;
     const said = meaningSaid(this.columns.mapping, this.columns.headingOf(field), text);
     return said === undefined ? text : (said ?? '').trim();
   }
   /** what stands there where it says something */
-  said = (field: string): string => {
+  said(field: string): string {
     const text = this.meant(field);
     return saysNothing(text) ? '' : text;
-  };
+  }
 
   /** null: empty, or a fault that is told */
   day(field: string, needed = false): string | null {
@@ -158,7 +185,9 @@ export class RowReading {
     const read = readDay(cell, this.columns.dayOrder(field));
     if (read.ok) return read.value;
     const [message, remedy] = DAY_FAULTS[read.refusal];
-    return this.fault(field, quoted(cell, message), remedy);
+    return read.refusal === 'ambiguous'
+      ? this.askOf('dates', this.columns.headingOf(field), quoted(cell, message), remedy, DAY_ORDERS)
+      : this.fault(field, quoted(cell, message), remedy);
   }
 
   amount(field: string): Mass | null {
@@ -180,6 +209,9 @@ export class RowReading {
       return { ...read.value, 'x-typed': said } as Mass;
     }
     const [message, remedy] = AMOUNT_FAULTS[read.refusal];
+    if (read.refusal === 'ambiguous')
+      return this.askOf('decimal', heading, quoted(cell, message), remedy, MARKS);
+    if (read.refusal === 'noUnit') return this.askOf('unit', heading, quoted(cell, message), remedy, UNITS);
     return this.fault(field, quoted(cell, message), remedy);
   }
 
@@ -213,6 +245,14 @@ export class RowReading {
   }
 }
 
+const DAY_ORDERS: readonly Choice[] = [
+  { value: 'dmy', words: 'day first: 31/12/2026' },
+  { value: 'mdy', words: 'month first: 12/31/2026' },
+];
+const MARKS: readonly Choice[] = [
+  { value: ',', words: 'a comma stands before decimals, a dot sets thousands apart: 1.250,5' },
+  { value: '.', words: 'a dot stands before decimals, a comma sets thousands apart: 1,250.5' },
+];
 const UNITS: readonly Choice[] = ['lb', 'oz', 'kg', 'g'].map((value) => ({ value, words: value }));
 
 export const quoted = ({ text }: Cell, message: string): string =>

@@ -1,5 +1,5 @@
 /** A row as the app understands it: what it would write, in words, or why it cannot. */
-import { v5 as uuidv5 } from 'uuid';
+import { parse, v5 as uuidv5 } from 'uuid';
 import type { RowTable } from '../contract/rows';
 import type { Entry } from '../core/logbook/entry';
 import type { Fault } from './fault';
@@ -31,8 +31,12 @@ export interface Intake {
   mapping: Mapping;
   /** name of the file, said where an entry came from it */
   file: string;
-  /** entries of the logbook that a row of this import was found to be already, by what they say */
+  /** how often this import has said a fact so far */
   taken: Map<string, number>;
+  /** what each entry of this import says, and the how-manieth of its kind it is */
+  facts: WeakMap<Entry, { fact: string; ordinal: number }>;
+  /** how often the logbook says each fact of a machine */
+  knownFacts: Map<string, ReadonlyMap<string, number>>;
   /** rows of logs by all that stands in them, with the number of the first */
   rowsSeen: Map<string, number>;
   /** machines that this import lists, with the reading of their row */
@@ -43,9 +47,11 @@ export interface Intake {
 
 export type Read = (reading: RowReading, sheet: string, intake: Intake) => Understood;
 
-const NAMESPACE = '9c0f4a52-7f6b-5d1e-9a3d-0f3f6c1b2a41';
+const NAMESPACE = parse('9c0f4a52-7f6b-5d1e-9a3d-0f3f6c1b2a41');
+const bytes = new TextEncoder();
 /** The same words give the same id, so that what was brought in once is known. */
-export const idFrom = (...parts: readonly string[]): string => uuidv5(parts.join('\u0000'), NAMESPACE);
+export const idFrom = (...parts: readonly string[]): string =>
+  uuidv5(bytes.encode(parts.join('\u0000')), NAMESPACE);
 
 /** The id of an entry of a list; another one where the first was taken back with its import. */
 export function entryId({ lookups }: Pick<Intake, 'lookups'>, ...parts: readonly string[]): string {

@@ -19,6 +19,9 @@ export interface Evidence {
   otherDays: boolean;
 }
 
+/** As many rows tell whether machines stand once or again and again. */
+const LOOKED_AT = 1000;
+
 export function evidenceOf(
   fields: Fields,
   rows: readonly SheetRow[],
@@ -31,7 +34,7 @@ export function evidenceOf(
     place('siteId'),
     place('machineTag', 'tag', 'serialNumber'),
   ];
-  const named = rows.flatMap(({ cells }) => {
+  const named = rows.slice(0, LOOKED_AT).flatMap(({ cells }) => {
     const text = (at: number): string => (at < 0 ? '' : nameKey(cells[at]?.text ?? ''));
     return text(machine) === '' ? [] : [[text(site), text(machine), text(tag)].join('\u0000')];
   });

@@ -113,6 +113,8 @@ describe('the zip', () => {
   it('holds the logbook and whatever it names that is there', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'zip-'));
     const file = `${'b'.repeat(64)}.jpg`;
+    for (const name of [file, `${'c'.repeat(64)}.jpg`])
+      await story.services.photos.keep(name, Buffer.from('picture'));
     await story.services.appending.append([
       {
         id: 'with-photo',

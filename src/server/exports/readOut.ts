@@ -8,7 +8,8 @@ import type { Names } from '../../words/names';
 import type { Tables } from '../store/database';
 import { Store } from '../store/store';
 import { isWithdrawn } from '../store/withdrawn';
-import { scopeOf } from './scope';
+import type { Day } from '../../core/quantity/day';
+import { scopeOf, todayOf } from './scope';
 
 export interface Read {
   sites: Map<string, Site>;
@@ -19,6 +20,7 @@ export interface Read {
   /** living ones, in the order in which they were accepted */
   entries: Entry[];
   names: Map<string, Names>;
+  today: (site: Site) => Day;
 }
 
 export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
@@ -46,7 +48,8 @@ export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
   return {
     sites: await rows<Site>('sites', scope.site),
     owners: new Map((await store.owners()).map((owner) => [owner.id, owner])),
-    people: await rows<Person>('people', () => true),
+    people: await rows<Person>('people', scope.person),
+    today: todayOf,
     machines: await rows<Appliance>('appliances', scope.appliance),
     cylinders,
     entries: entries.filter(({ id, kind }) => !dead.has(id) && kind !== 'void'),

@@ -2,7 +2,10 @@
 import { sql } from 'drizzle-orm';
 import type { ExportScope } from '../../contract/exports';
 import { deadIds } from '../../core/logbook/order';
-import type { Appliance, Cylinder, Site, Space } from '../../core/logbook/tables';
+import { ownerOn } from '../../core/logbook/ownership';
+import type { Appliance, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
+import type { Day } from '../../core/quantity/day';
+import { systemClock } from '../clock';
 import type { Tables } from '../store/database';
 import type { Store } from '../store/store';
 
@@ -13,6 +16,10 @@ export interface Scope {
   space: (space: Space) => boolean;
   appliance: (appliance: Appliance) => boolean;
   cylinder: (cylinder: Cylinder) => boolean;
+  owner: (owner: Owner) => boolean;
+  person: (person: Person) => boolean;
+  /** of one site or owner: only what is theirs, and who wrote it */
+  narrow: boolean;
   entry: (id: string) => boolean;
   /** whether the entry that this one corrects stays outside: it stands in the part as if it were the first */
   cut: (id: string) => boolean;
@@ -26,30 +33,45 @@ const ALL: Scope = {
   space: () => true,
   appliance: () => true,
   cylinder: () => true,
+  owner: () => true,
+  person: () => true,
+  narrow: false,
   entry: () => true,
   cut: () => false,
   row: () => true,
 };
 
+export const todayOf = (site: Site): Day => systemClock(process.env['ABACUS_TODAY']).todayIn(site.timezone);
+
 const isWhole = (asked: ExportScope): boolean => Object.values(asked).every((value) => value === undefined);
 
-export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Promise<Scope> {
+/** `todayAt`: whose a site is, is asked of today. */
+export async function scopeOf(
+  db: Tables,
+  store: Store,
+  asked: ExportScope,
+  todayAt: (site: Site) => Day = todayOf,
+): Promise<Scope> {
   if (isWhole(asked)) return ALL;
   const sites = new Set<string>();
+  const owners = new Set<string>(asked.owner === undefined ? [] : [asked.owner]);
   for await (const document of store.documents('sites')) {
     const site = JSON.parse(document) as Site;
     if (
       (asked.site === undefined || site.id === asked.site) &&
-      (asked.owner === undefined || site.ownerId === asked.owner)
-    )
+      (asked.owner === undefined || ownerOn(site, todayAt(site)) === asked.owner)
+    ) {
       sites.add(site.id);
+      const owner = ownerOn(site, todayAt(site));
+      if (owner !== null) owners.add(owner);
+    }
   }
   const machines = new Set<string>();
   for await (const document of store.documents('appliances')) {
     const appliance = JSON.parse(document) as Appliance;
     if (sites.has(appliance.siteId)) machines.add(appliance.id);
   }
-  const { ids, cut, cylinders } = await entriesOf(db, machines, asked);
+  const { ids, cut, cylinders, people } = await entriesOf(db, machines, asked);
   const narrow = asked.site !== undefined || asked.owner !== undefined;
   return {
     part: asked,
@@ -58,12 +80,18 @@ export async function scopeOf(db: Tables, store: Store, asked: ExportScope): Pro
     appliance: ({ id }) => machines.has(id),
     cylinder: ({ id, ownerId }) =>
       !narrow || cylinders.has(id) || (asked.owner !== undefined && ownerId === asked.owner),
+    owner: ({ id }) => !narrow || owners.has(id),
+    person: ({ id }) => !narrow || people.has(id),
+    narrow,
     entry: (id) => ids.has(id),
     cut: (id) => cut.has(id),
     row: (table, id) => {
       if (table === 'sites') return sites.has(id);
       if (table === 'appliances') return machines.has(id);
       if (table === 'spaces') return !narrow;
+      if (table === 'owners') return !narrow || owners.has(id);
+      if (table === 'people') return !narrow || people.has(id);
+      if (table === 'instruments') return !narrow;
       return table === 'cylinders' ? !narrow || cylinders.has(id) : table !== 'issued';
     },
   };
@@ -77,9 +105,14 @@ async function entriesOf(
   db: Tables,
   machines: ReadonlySet<string>,
   { from, to, site, owner }: ExportScope,
-): Promise<{ ids: ReadonlySet<string>; cut: ReadonlySet<string>; cylinders: ReadonlySet<string> }> {
+): Promise<{
+  ids: ReadonlySet<string>;
+  cut: ReadonlySet<string>;
+  cylinders: ReadonlySet<string>;
+  people: ReadonlySet<string>;
+}> {
   const rows = await db.all<EntryRow>(
-    sql`SELECT id, appliance_id, supersedes, cylinder_id, document ->> '$.kind' AS kind, document ->> '$.on' AS day FROM entries`,
+    sql`SELECT id, appliance_id, supersedes, cylinder_id, document ->> '$.kind' AS kind, document ->> '$.on' AS day, document ->> '$.by' AS by_person FROM entries`,
   );
   const narrow = site !== undefined || owner !== undefined;
   const ids = new Set<string>();
@@ -113,6 +146,7 @@ async function entriesOf(
     ids,
     cut: new Set(cut.map(({ id }) => id)),
     cylinders: new Set(rows.flatMap((row) => (ids.has(row.id) ? (row.cylinder_id ?? []) : []))),
+    people: new Set(rows.flatMap((row) => (ids.has(row.id) ? (row.by_person ?? []) : []))),
   };
 }
 
@@ -122,6 +156,7 @@ interface EntryRow {
   appliance_id: string | null;
   supersedes: string | null;
   cylinder_id: string | null;
+  by_person: string | null;
   day: string;
 }
 

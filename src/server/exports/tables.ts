@@ -2,6 +2,7 @@
 import type { ExportScope, OutTable } from '../../contract/exports';
 import type { Entry } from '../../core/logbook/entry';
 import { labelOf } from '../../core/logbook/leakLabels';
+import { ownerOn } from '../../core/logbook/ownership';
 import type { Mass } from '../../core/quantity/mass';
 import { massSystemOf } from '../../core/rules/massSystem';
 import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS, PACK_WORDS } from '../../words/codes';
@@ -161,7 +162,7 @@ const MAKE: Record<OutTable, Make> = {
       text(site.address),
       text(site.country),
       site.altitudeM ?? null,
-      text(read.owners.get(site.ownerId ?? '')?.name),
+      text(read.owners.get(ownerOn(site, read.today(site)) ?? '')?.name),
       text(site.access),
     ]),
   }),

@@ -1,4 +1,5 @@
 /** Calendars by a secret address: what is due of the company, a site, an owner or a person, as whole days. */
+import { ownerOn } from '../../core/logbook/ownership';
 import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import type { DueRow } from '../../contract/api';
@@ -12,7 +13,7 @@ import { invalid, notFound } from '../problem';
 import type { Database } from '../store/database';
 import type { FeedStore, ToldEvent } from '../store/feeds';
 import type { Store } from '../store/store';
-import { certificateDeadlines, deadlinesOf, toldNow } from './events';
+import { type Deadline, certificateDeadlines, deadlinesOf, toldNow } from './events';
 
 const TOKEN_BYTES = 24;
 const PAGE = 100;
@@ -65,7 +66,7 @@ export class Calendars {
     if (!feed) return null;
     const people = (await this.store.people()).filter(({ id }) => feed.scope === 'company' || id === feed.of);
     const deadlines = [
-      ...deadlinesOf(await this.dutiesOf(feed)),
+      ...(await this.deadlines(feed)),
       ...(feed.scope === 'company' || feed.scope === 'person' ? certificateDeadlines(people) : []),
     ];
     const events = await this.database.write(async () => {
@@ -74,6 +75,12 @@ export class Calendars {
       return told;
     }, true);
     return calendarText(feed, events);
+  }
+
+  private async deadlines(feed: FeedRow): Promise<Deadline[]> {
+    const duties = await this.dutiesOf(feed);
+    const sites = await this.store.sitesById([...new Set(duties.map(({ siteId }) => siteId))]);
+    return deadlinesOf(duties, new Map(sites.map((site) => [site.id, site.address ?? ''])));
   }
 
   private now = (): string => new Date(this.clock.nowMs()).toISOString();
@@ -105,7 +112,7 @@ export class Calendars {
     const found: string[] = [];
     for await (const document of this.store.documents('sites')) {
       const site = JSON.parse(document) as Site;
-      if (site.ownerId === owner) found.push(site.id);
+      if (ownerOn(site, this.clock.todayIn(site.timezone)) === owner) found.push(site.id);
     }
     return found;
   }

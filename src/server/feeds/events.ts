@@ -12,7 +12,10 @@ const uidOf = (...parts: readonly string[]): string =>
   `${createHash('sha256').update(parts.join('\u0000')).digest('hex').slice(0, 32)}@green-abacus.invalid`;
 
 /** Duties under the ids of what they follow from, not of their day: a day that moves is the same duty. */
-export function deadlinesOf(duties: readonly DueRow[]): Deadline[] {
+export function deadlinesOf(
+  duties: readonly DueRow[],
+  addresses: ReadonlyMap<string, string> = new Map(),
+): Deadline[] {
   const seen = new Map<string, number>();
   return duties.map((duty) => {
     const { why } = duty;
@@ -25,7 +28,10 @@ export function deadlinesOf(duties: readonly DueRow[]): Deadline[] {
       due: duty.due,
       summary: `${OBLIGATION_WORDS[duty.kind]}: ${duty.machineName}`,
       description: `${whyWords(why)}. ${duty.packs.map((pack) => PACK_WORDS[pack]).join(', ')}, ${duty.cite}`,
-      location: duty.siteName,
+      // What a map finds: the address, where one is recorded.
+      location: [duty.siteName, addresses.get(duty.siteId)?.replaceAll('\n', ', ')]
+        .filter(Boolean)
+        .join(', '),
     };
   });
 }

@@ -8,7 +8,6 @@ import { mkdir } from 'node:fs/promises';
 import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
 import type { ImportPreview, ImportState } from '../../contract/imports';
 import type { Clock } from '../clock';
-import { processOf } from '../apart';
 import type { Judging } from '../judging';
 import { contentHash, keepFile } from '../keptFile';
 import { conflict, invalid, notFound } from '../problem';
@@ -19,12 +18,10 @@ import type { ImportStore } from '../store/imports';
 import { ImportJobs, type KeptJob } from './jobs';
 import { type PlannedFile, headingsOf } from './planFile';
 import { MOST_FILE_BYTES } from './readSheets';
+import { readingChild } from './readingChild';
 import { chosenRows } from './chosenRows';
 import type { FromChild } from './task';
 import { type ImportWriting, WritingStopped } from './writing';
-
-const WORK = new URL('./child.ts', import.meta.url);
-const MOST_MEMORY_MB = 2048;
 
 interface Job extends KeptJob {
   child: ChildProcess | null;
@@ -124,30 +121,9 @@ export class Importing {
   private async start(job: Job): Promise<void> {
     const { id, name } = job.state;
     const packs = await this.judging.currentPacks();
-    const child = processOf(WORK, {
-      execArgv: [`--max-old-space-size=${String(MOST_MEMORY_MB)}`],
-      serialization: 'advanced',
-    });
+    const { child, answer } = readingChild((progress) => Object.assign(job.state, progress));
     job.child = child;
-    let answered: FromChild | null = null;
-    child.on('message', (message: FromChild) => {
-      if ('progress' in message) Object.assign(job.state, message.progress);
-      else answered = message;
-    });
-    job.made = new Promise((resolve) => {
-      let ends = 0;
-      // The channel may close after the process: what it told last is heard before it is judged.
-      const ended = () => {
-        ends += 1;
-        if (ends === 2) void this.conclude(job, answered).finally(resolve);
-      };
-      child.on('error', () => {
-        ends = 1;
-        ended();
-      });
-      child.on('exit', ended);
-      child.on('disconnect', ended);
-    });
+    job.made = answer.then((answered) => this.conclude(job, answered));
     child.send({
       url: this.database.url,
       path: this.kept.filePath(job.file),
@@ -218,7 +194,7 @@ export class Importing {
         progress: (done, of) => Object.assign(state, { done, of }),
       });
       state.state = 'written';
-      await this.remember(job, planned);
+      await this.remember(planned);
     } catch (error) {
       state.state = 'ready';
       if (!(error instanceof WritingStopped)) throw error;
@@ -246,13 +222,13 @@ export class Importing {
   }
 
   /** The next list with these headings is understood in the same way. */
-  private async remember({ mapping }: Job, { preview }: PlannedFile): Promise<void> {
+  private async remember({ preview }: PlannedFile): Promise<void> {
     if (preview.kind !== 'spreadsheet') return;
     const columns = Object.fromEntries(
       preview.sheets.flatMap((sheet) => sheet.columns.map(({ heading, field }) => [heading, field])),
     );
     // A day and single cells are of this file alone.
-    const { recordFrom: _day, cells: _cells, ...kept } = mapping;
+    const { recordFrom: _day, cells: _cells, ...kept } = mappingSchema.parse(preview.mapping);
     await this.database.write(() =>
       this.database.batch([this.imports.keepMapping(headingsOf(preview.sheets), { ...kept, columns })]),
     );

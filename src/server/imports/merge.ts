@@ -94,6 +94,7 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
       touched: 0,
       would: [],
       strangers: { people: [], bottles: [] },
+      mapping: {},
       newMachines: rows.filter(({ table }) => table === 'appliances').length,
     },
   };

@@ -116,6 +116,7 @@ export function plannedOf(
         people: plan.strangers.people.slice(0, SHOWN_NAMES),
         bottles: plan.strangers.bottles.slice(0, SHOWN_NAMES),
       },
+      mapping,
       newMachines: plan.rows.filter(({ table }) => table === 'appliances').length,
     },
     there: neededOf(plan.understood).filter(isThere(known)),

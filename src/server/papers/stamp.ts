@@ -63,13 +63,21 @@ export interface Stamp {
   lines: readonly Line[];
 }
 
-/** Of the same record the version stays; each correction of what it tells makes a new one, and so does whatever else changed. */
-export function stampOf(request: PaperRequest, made: Made, before: IssuedBefore | null): Stamp {
+/**
+ * Of the same record the version stays; when it is issued again after a correction, or after whatever else changed, it is the
+ * next one. `registered`: it stands among the documents of a logbook; made from a file alone it does not, and says so.
+ */
+export function stampOf(
+  request: PaperRequest,
+  made: Made,
+  before: IssuedBefore | null,
+  registered = true,
+): Stamp {
   const base = baseNumber(request);
   const print = fingerprint(made);
   const same = before?.fingerprint === print;
-  const corrected = 1 + made.papers.reduce((sum, paper) => sum + paper.corrections, 0);
-  const version = same ? before.version : Math.max((before?.version ?? 0) + 1, corrected);
+  // Versions count what was issued: whoever asks for the first and the second finds both.
+  const version = same ? before.version : (before?.version ?? 0) + 1;
   const changed = before && !same ? made.changedSince(before.recordedAt) : [];
   return {
     number: `${base}-${String(version)}`,
@@ -87,6 +95,14 @@ export function stampOf(request: PaperRequest, made: Made, before: IssuedBefore 
             },
           ]
         : []),
+      ...(registered
+        ? []
+        : [
+            {
+              words: 'Made from a logbook file and not registered: no logbook knows it under this number.',
+              weight: 'strong' as const,
+            },
+          ]),
       { label: 'Made from the record with the fingerprint (SHA-256):', words: print },
       {
         words:

@@ -43,7 +43,12 @@ function bodyOf(schema: Endpoint['body'], request: Request): unknown {
   return read(schema, given);
 }
 
-export function apiRouter(documents: Handlers, files: FileHandlers): Router {
+/** `mayWrite` refuses a body whose writer is nobody here. */
+export function apiRouter(
+  documents: Handlers,
+  files: FileHandlers,
+  mayWrite: (name: EndpointName, body: unknown) => Promise<void>,
+): Router {
   const router = Router();
   for (const [name, endpoint] of Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]) {
     const method = endpoint.method === 'GET' ? 'get' : 'post';
@@ -60,6 +65,7 @@ export function apiRouter(documents: Handlers, files: FileHandlers): Router {
         query: read(endpoint.query, request.query),
         body: bodyOf(endpoint.body, request),
       };
+      if (endpoint.method === 'POST' && endpoint.body !== FILE) await mayWrite(name, asked.body);
       response.status(endpoint.status).json(await answer(asked));
     });
   }

@@ -12,13 +12,12 @@ export const useSendFile = () =>
   });
 
 /** The state of an import; while it is read or written it is asked again and again. */
-export const useImportState = (id: string | null) =>
+export const useImportState = (id: string, writing: boolean) =>
   useQuery({
     queryKey: ['importState', id],
-    queryFn: ({ signal }) => ask('importState', { parts: { id: id ?? '' } }, signal),
-    enabled: id !== null,
+    queryFn: ({ signal }) => ask('importState', { parts: { id } }, signal),
     refetchInterval: ({ state }) =>
-      state.data && ['reading', 'writing'].includes(state.data.state) ? LOOK_AGAIN_MS : false,
+      writing || (state.data && ['reading', 'writing'].includes(state.data.state)) ? LOOK_AGAIN_MS : false,
   });
 
 export function useBeginImport() {
@@ -28,6 +27,14 @@ export function useBeginImport() {
     onSuccess: (state) => client.setQueryData(['importState', state.id], state),
   });
 }
+
+/** What an undo would take back; asked when the sheet opens, for others write meanwhile. */
+export const useUndoPreview = (id: string) =>
+  useQuery({
+    queryKey: ['undoPreview', id],
+    queryFn: ({ signal }) => ask('undoPreview', { parts: { id } }, signal),
+    gcTime: 0,
+  });
 
 export function useImportDeeds(id: string) {
   const client = useQueryClient();

@@ -1,6 +1,7 @@
 /** Bringing a file in: chosen, understood, put right, written; and what came in before, with the way back. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import type { ImportState } from '../../contract/imports';
 import type { Mapping } from '../../sheets/mapping';
 import { useBeginImport, useImportDeeds, useImportState, useSendFile } from '../data/imports';
 import { ApiError } from '../forms/ApiError';
@@ -42,6 +43,7 @@ export default function ImportPage() {
           key={chosen.id}
           chosen={chosen}
           onMapping={(mapping) => void start({ ...chosen, mapping })}
+          onAgain={() => void start(chosen)}
           onClose={() => setChosen(null)}
         />
       )}
@@ -53,40 +55,19 @@ export default function ImportPage() {
 function OneImport({
   chosen,
   onMapping,
+  onAgain,
   onClose,
 }: {
   chosen: Chosen;
   onMapping: (mapping: Mapping) => void;
+  onAgain: () => void;
   onClose: () => void;
 }) {
-  const state = useImportState(chosen.id).data;
-  const { stop } = useImportDeeds(chosen.id);
+  const { stop, write } = useImportDeeds(chosen.id);
+  const state = useImportState(chosen.id, write.isPending).data;
   if (!state) return null;
+  const writing = write.isPending || state.state === 'writing';
   switch (state.state) {
-    case 'reading':
-    case 'writing': {
-      const words = state.state === 'reading' ? 'Reading' : 'Writing';
-      return (
-        <section aria-label={words} aria-busy="true" className="my-6">
-          <p role="status" className="mb-2 font-semibold">
-            {words} {chosen.name}
-            {state.of > 0 && `: ${String(state.done)} of ${String(state.of)}`}
-          </p>
-          <progress
-            className="mb-3 h-3 w-full max-w-md accent-green"
-            max={state.of || undefined}
-            value={state.of ? state.done : undefined}
-          />
-          {state.state === 'reading' && (
-            <div>
-              <Button disabled={stop.isPending} onClick={() => stop.mutate()}>
-                Stop
-              </Button>
-            </div>
-          )}
-        </section>
-      );
-    }
     case 'refused':
     case 'stopped':
       return (
@@ -94,22 +75,61 @@ function OneImport({
           <p className="font-semibold">
             {state.state === 'stopped' ? 'Stopped.' : (state.refusal ?? 'This file was refused.')}
           </p>
-          <p>Nothing was written.</p>
+          <p className="mb-3">Nothing was written.</p>
+          <p className="flex flex-wrap gap-2">
+            <Button onClick={onAgain}>Try again</Button>
+            <Button onClick={onClose}>Another file</Button>
+          </p>
         </section>
       );
     case 'written':
     case 'undone':
       return <ImportDone state={state} onClose={onClose} />;
+    case 'reading':
+    case 'writing':
     case 'ready':
       return (
-        state.preview && (
-          <ImportPreview
-            state={state}
-            preview={state.preview}
-            mapping={chosen.mapping}
-            onMapping={onMapping}
-          />
-        )
+        <>
+          {(writing || state.state === 'reading') && <Progress state={state} writing={writing} stop={stop} />}
+          {state.preview && (
+            // What was ticked and said is there again where the writing is stopped.
+            <div hidden={writing}>
+              <ImportPreview state={state} preview={state.preview} write={write} onMapping={onMapping} />
+            </div>
+          )}
+        </>
       );
   }
+}
+
+function Progress({
+  state,
+  writing,
+  stop,
+}: {
+  state: ImportState;
+  writing: boolean;
+  stop: ReturnType<typeof useImportDeeds>['stop'];
+}) {
+  const words = writing ? 'Writing' : 'Reading';
+  return (
+    <section aria-label={words} aria-busy="true" className="my-6">
+      <p role="status" className="mb-2 font-semibold">
+        {words} {state.name}
+        {state.of > 0 && `: ${String(state.done)} of ${String(state.of)}`}
+      </p>
+      <progress
+        className="mb-3 h-3 w-full max-w-md accent-green"
+        max={state.of || undefined}
+        value={state.of ? state.done : undefined}
+      />
+      <ApiError error={stop.error} />
+      <div className="flex flex-wrap items-center gap-x-4">
+        <Button disabled={stop.isPending} onClick={() => stop.mutate()}>
+          Stop
+        </Button>
+        {writing && <span className="text-soft">Stopped before its end, nothing of it is written.</span>}
+      </div>
+    </section>
+  );
 }

@@ -1,10 +1,10 @@
 /** A file as the app understands it, before anything is written: columns, questions, rows, and what would follow. */
 import { useState } from 'react';
 import type { ImportPreview as Preview, ImportState } from '../../contract/imports';
-import type { Mapping } from '../../sheets/mapping';
+import { type Mapping, mappingSchema } from '../../sheets/mapping';
 import { dateWords } from '../../words/dates';
-import { percentText } from '../../words/rod';
-import { useImportDeeds } from '../data/imports';
+import { boundWords, percentText } from '../../words/rod';
+import type { useImportDeeds } from '../data/imports';
 import { useWriter } from '../data/writer';
 import { ApiError } from '../forms/ApiError';
 import { WriterField } from '../forms/WriterField';
@@ -13,18 +13,26 @@ import { CheckField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { ColumnsForm } from './ColumnsForm';
 import { FaultList } from './FaultList';
-import { countWords } from './ImportDone';
+import { countWords } from './importWords';
+import { ListKinds } from './ListKinds';
+import { Newcomers, isWrongDay } from './Newcomers';
+import { isWrongZone } from './NewSites';
+import { Questions, isQuestion } from './Questions';
 
 interface Props {
   state: ImportState;
   preview: Preview;
-  mapping: Mapping;
+  write: ReturnType<typeof useImportDeeds>['write'];
   onMapping: (mapping: Mapping) => void;
 }
 
-export function ImportPreview({ state, preview, mapping, onMapping }: Props) {
+export function ImportPreview({ state, preview, write, onMapping }: Props) {
   const { person } = useWriter();
-  const { write } = useImportDeeds(state.id);
+  // What was understood, and what was said since: nothing changes until the list is read again.
+  const [before] = useState(() => mappingSchema.parse(preview.mapping));
+  const [draft, setDraft] = useState(before);
+  const changed = draft !== before;
+  const isList = preview.kind === 'spreadsheet';
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const [leaveOutFaulty, setLeaveOutFaulty] = useState(false);
   const readyOut = preview.rows.filter((row) => row.state === 'ready' && out.has(keyOf(row))).length;
@@ -52,10 +60,33 @@ export function ImportPreview({ state, preview, mapping, onMapping }: Props) {
         <span className="text-soft">○ {preview.known} there already</span>
         {preview.faultyRows > 0 && <span className="text-brick">▲ {preview.faultyRows} faulty</span>}
       </p>
-      {preview.kind === 'spreadsheet' && (
-        <ColumnsForm preview={preview} mapping={mapping} onMapping={onMapping} />
+      {isList && (
+        <>
+          <ListKinds preview={preview} mapping={draft} onMapping={onMapping} />
+          <Newcomers preview={preview} draft={draft} onDraft={setDraft} />
+          <Questions questions={preview.faulty.filter(isQuestion)} draft={draft} onDraft={setDraft} />
+        </>
       )}
-      <FaultList faulty={preview.faulty} />
+      <FaultList
+        preview={preview}
+        faulty={preview.faulty.filter((fault) => !isQuestion(fault))}
+        draft={draft}
+        onDraft={setDraft}
+      />
+      {isList && <ColumnsForm preview={preview} draft={draft} onDraft={setDraft} open={columnsWrong} />}
+      {changed && (
+        <div className="rule-t sticky bottom-0 z-10 my-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-paper py-3">
+          <Button
+            weight="main"
+            disabled={isWrongDay(draft) || isWrongZone(draft)}
+            onClick={() => onMapping(draft)}
+          >
+            Read it again with this
+          </Button>
+          <Button onClick={() => setDraft(before)}>Put back</Button>
+          <span className="text-soft">What was said counts when the list is read again.</span>
+        </div>
+      )}
       <Standings preview={preview} />
       <Rows preview={preview} out={out} onToggle={toggle} />
       <div className="max-w-md">
@@ -71,7 +102,7 @@ export function ImportPreview({ state, preview, mapping, onMapping }: Props) {
         <Button
           weight="main"
           className="mt-2"
-          disabled={blocked || columnsWrong || ready === 0 || !person || write.isPending}
+          disabled={blocked || columnsWrong || changed || ready === 0 || !person || write.isPending}
           onClick={() => write.mutate({ by: person?.id ?? '', leaveOut: [...out], leaveOutFaulty })}
         >
           {write.isPending
@@ -80,10 +111,11 @@ export function ImportPreview({ state, preview, mapping, onMapping }: Props) {
               ? 'Nothing new to bring in'
               : `Bring in ${countWords(ready, 'row')}`}
         </Button>
-        {blocked && !columnsWrong && (
+        {(changed || (blocked && !columnsWrong)) && (
           <p className="mt-2 text-soft">
-            Put the faulty rows right in the file and choose it again, or leave them out. Until then nothing
-            is written.
+            {changed
+              ? 'Read the list again first.'
+              : 'Say what is asked, put the faulty rows right here or in the file, or leave them out. Until then nothing is written.'}
           </p>
         )}
       </div>
@@ -106,8 +138,9 @@ function Standings({ preview: { would, touched } }: { preview: Preview }) {
       <ul>
         {would.map((each) => (
           <li key={`${each.site} ${each.machine}`} className="rule-b py-1">
-            <span className="font-semibold">{each.machine}</span>, {each.site}: {percentText(each.percent)} a
-            year on {dateWords(each.on)}, limit {percentText(each.limit)}
+            <span className="font-semibold">{each.machine}</span>, {each.site}:{' '}
+            {boundWords(`${percentText(each.percent)} a year`, each.bound)} on {dateWords(each.on)}, limit{' '}
+            {percentText(each.limit)}
           </li>
         ))}
       </ul>

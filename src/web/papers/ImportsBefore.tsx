@@ -1,15 +1,12 @@
 /** What came in from files, each with the way back. */
 import type { ImportedRow } from '../../contract/imports';
-import { toast } from 'sonner';
 import { instantWords } from '../../words/dates';
-import { useImportDeeds } from '../data/imports';
 import { useImportPages } from '../data/queries';
 import { useWriter } from '../data/writer';
-import { ApiError } from '../forms/ApiError';
-import { Button } from '../parts/Button';
 import { LoadedPages } from '../parts/Pages';
 import { Section } from '../parts/Page';
-import { countWords } from './ImportDone';
+import { UndoImport } from './UndoImport';
+import { countWords } from './importWords';
 
 export function ImportsBefore() {
   const pages = useImportPages();
@@ -35,8 +32,7 @@ export function ImportsBefore() {
 }
 
 function Before({ row }: { row: ImportedRow }) {
-  const { people, person } = useWriter();
-  const { undo } = useImportDeeds(row.id);
+  const { people } = useWriter();
   return (
     <li className="rule-b flex flex-wrap items-center gap-x-4 py-2">
       <div className="min-w-0 flex-1 basis-64">
@@ -46,21 +42,8 @@ function Before({ row }: { row: ImportedRow }) {
           {instantWords(row.recordedAt)} · {people.find(({ id }) => id === row.by)?.name ?? row.by}
           {row.undoneAt !== null && ` · undone ${instantWords(row.undoneAt)}`}
         </p>
-        <ApiError error={undo.error} />
       </div>
-      {row.undoneAt === null && (
-        <Button
-          disabled={undo.isPending || !person}
-          onClick={() => {
-            void undo.mutateAsync(person?.id ?? '').then(
-              () => toast.success('Undone: everything of this import is taken back.'),
-              () => undefined,
-            );
-          }}
-        >
-          Undo
-        </Button>
-      )}
+      {row.undoneAt === null && <UndoImport id={row.id} name={row.name} />}
     </li>
   );
 }

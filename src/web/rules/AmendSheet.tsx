@@ -45,7 +45,7 @@ export function AmendSheet({
         from,
         value: Number(value),
         reason: reason.trim(),
-        by: person.name,
+        by: person.id,
       },
       { onSuccess: onClose },
     );

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
 import { usePacks } from '../data/standing';
 import { useRules } from '../data/queries';
+import { useWriter } from '../data/writer';
 import { Loaded, Page, Section } from '../parts/Page';
 import { Choices } from '../parts/Choices';
 import { PACK_WORDS } from '../../words/codes';
@@ -14,6 +15,7 @@ import { PackTable } from './PackTable';
 export default function RulesPage() {
   const packs = usePacks();
   const rules = useRules();
+  const { people } = useWriter();
   const [params, setParams] = useSearchParams();
   const chosen: PackId = PACK_IDS.find((id) => id === params.get('pack')) ?? 'us-hfc';
   return (
@@ -52,7 +54,7 @@ export default function RulesPage() {
                     </span>{' '}
                     from {dateWords(each.from)}
                     <span className="block text-soft">
-                      {each.by}: {each.reason}
+                      {people.find(({ id }) => id === each.by)?.name ?? each.by}: {each.reason}
                     </span>
                   </li>
                 ))}
