@@ -83,9 +83,7 @@ describe('what went in and what came out', () => {
       dates: 'mdy',
       units: { Amount: 'oz' },
     });
-    expect(said.entries.map(({ on, mass }) => [on, mass])).toEqual([
-      ['2026-03-04', { value: 3, unit: 'oz', 'x-typed': '3 oz' }],
-    ]);
+    expect(said.entries).toMatchObject([{ on: '2026-03-04', mass: { value: 3, unit: 'oz' } }]);
   });
 
   it('is never left out unasked: a second column of days, machines, weights or bottles is asked about', () => {

@@ -18,6 +18,7 @@ import { ListKinds } from './ListKinds';
 import { Newcomers, isWrongDay } from './Newcomers';
 import { isWrongZone } from './NewSites';
 import { Questions, isQuestion } from './Questions';
+import { SaidBefore } from './SaidBefore';
 
 interface Props {
   state: ImportState;
@@ -73,6 +74,7 @@ export function ImportPreview({ state, preview, write, onMapping }: Props) {
         draft={draft}
         onDraft={setDraft}
       />
+      {isList && <SaidBefore draft={draft} onDraft={setDraft} />}
       {isList && <ColumnsForm preview={preview} draft={draft} onDraft={setDraft} open={columnsWrong} />}
       {changed && (
         <div className="rule-t sticky bottom-0 z-10 my-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-paper py-3">
@@ -148,6 +150,7 @@ function Standings({ preview: { would, touched } }: { preview: Preview }) {
   );
 }
 
+const ROWS_AT_FIRST = 20;
 const STATE = { ready: ['●', 'new'], known: ['○', 'there already'], faulty: ['▲', 'faulty'] } as const;
 
 function Rows({
@@ -159,11 +162,13 @@ function Rows({
   out: ReadonlySet<string>;
   onToggle: (key: string) => void;
 }) {
+  const [all, setAll] = useState(false);
   if (preview.rows.length === 0) return null;
+  const shown = all ? preview.rows : preview.rows.slice(0, ROWS_AT_FIRST);
   return (
     <Section title="Rows, as they are understood">
       <ol>
-        {preview.rows.map((row) => {
+        {shown.map((row) => {
           const key = keyOf(row);
           const [sign, words] = STATE[row.state];
           return (
@@ -186,7 +191,12 @@ function Rows({
           );
         })}
       </ol>
-      {preview.total > preview.rows.length && (
+      {shown.length < preview.rows.length && (
+        <p className="my-2">
+          <Button onClick={() => setAll(true)}>Show {preview.rows.length - shown.length} more</Button>
+        </p>
+      )}
+      {all && preview.total > preview.rows.length && (
         <p className="text-soft">
           {preview.rows.length} of {preview.total} rows are shown, faulty ones first; all are read and
           written.

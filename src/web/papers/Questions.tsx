@@ -32,7 +32,7 @@ export function Questions({
             <p className="mb-2 break-words">
               <span className="font-semibold text-brick">
                 ▲ {each.sheet && `${each.sheet}, `}
-                {headingWords(each.column)}
+                {each.asked.settles === 'doubles' ? 'Rows that say the same' : headingWords(each.column)}
               </span>
               <span className="block font-semibold">{each.message}</span>
               <span className="text-soft">
@@ -58,8 +58,11 @@ const LABEL: Record<Asked['settles'], (asked: Asked) => string> = {
   dates: () => 'Days in this list are written',
   decimal: ({ heading }) => `In “${heading}”`,
   unit: ({ heading }) => `“${heading}” is in`,
-  doubles: () => 'Rows that say the same',
+  doubles: () => 'Of such rows',
 };
+
+const mayBeEmpty = ({ settles, value, choices }: Asked): boolean =>
+  settles === 'value' && value !== '' && choices.every((choice) => choice.value !== '');
 
 function Answer({
   asked,
@@ -78,10 +81,8 @@ function Answer({
         value={answer}
         choices={[
           { value: '', words: 'say what it means' },
-          ...asked.choices,
-          ...(asked.settles === 'value' && asked.value !== ''
-            ? [{ value: NOTHING, words: 'nothing: as if the cell were empty' }]
-            : []),
+          ...asked.choices.map(({ value, words }) => ({ value: value || NOTHING, words })),
+          ...(mayBeEmpty(asked) ? [{ value: NOTHING, words: 'nothing: as if the cell were empty' }] : []),
         ]}
         onChange={(event) => onAnswer(event.target.value)}
       />
