@@ -84,6 +84,7 @@ beforeAll(async () => {
         name: `${oneOf(['Rack', 'Freezer', 'cooler'])} ${String(index)}`,
         kind: oneOf(APPLIANCE_KINDS),
         refrigerant: oneOf(['R-448A', 'R-404A', 'R-290']),
+        ...(index === 8 ? { serialNumber: 'KX-4471', model: 'Polar 30' } : {}),
       }),
       index % 7 === 0 ? undefined : 20 + index * 7,
     );
@@ -140,6 +141,8 @@ describe('machines', () => {
         { text: 'ROW mill', kind: 'chiller' },
         (row) => row.siteId === 's0' && row.appliance.kind === 'chiller',
       ],
+      [{ text: 'kx4471' }, (row) => row.appliance.id === 'm8'],
+      [{ text: 'polar' }, (row) => row.appliance.id === 'm8'],
       [{ text: 'ack' }, () => false],
       [{ withRoom: '1' }, ({ summary: { rod } }) => rod.limit && rod.exceeded === null],
     ];

@@ -114,9 +114,12 @@ const missingWords = ({ missing }: Pick<JudgedRate, 'missing'>): string =>
     : 'cannot be judged: full charge not known';
 
 /** The figure alone, for a cell or a heading: `at least 28.6 %`; “cannot be judged” where nothing is known. */
-export function rateFigure(rate: JudgedRate): string {
+export const rateFigure = (rate: JudgedRate): string => knownRateFigure(rate) ?? 'cannot be judged';
+
+/** The same; null where it cannot be judged. */
+export function knownRateFigure(rate: JudgedRate): string | null {
   const percent = rate.percent ?? (rate.atLeastPercent || null);
-  return percent === null ? 'cannot be judged' : boundWords(percentText(percent), rate.bound);
+  return percent === null ? null : boundWords(percentText(percent), rate.bound);
 }
 
 export const limitWords = ({ limit, anyLeak }: Pick<JudgedRate, 'limit' | 'anyLeak'>): string =>

@@ -1,9 +1,12 @@
 /** Files that come in: planned without writing, written in one deed, taken back in one; and other logbooks merged. */
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ImportState } from '../../contract/imports';
 import type { Logbook } from '../../core/logbook/logbook';
 import { type Company, charged, machine, openCompany, site } from '../company.testkit';
 import { exportLogbook, verifyChain } from '../logbooks';
+
+// Each file is read by a process of its own: on a busy machine several of them take their time.
+vi.setConfig({ testTimeout: 90_000 });
 
 let company: Company;
 beforeEach(async () => {

@@ -50,6 +50,13 @@ function Shown({ view }: { view: MachineView }) {
   const [changing, setChanging] = useState(false);
   const { appliance, site, spaces } = machine;
   const served = spaces.filter((space) => appliance.serves?.includes(space.id)).map((space) => space.name);
+  const { tag, model, serialNumber, location } = appliance;
+  const plate = [
+    ...(tag ? [`tag ${tag}`] : []),
+    ...(model ? [model] : []),
+    ...(serialNumber ? [`serial number ${serialNumber}`] : []),
+    ...(location ? [location] : []),
+  ];
   return (
     <Page
       title={appliance.name}
@@ -70,6 +77,7 @@ function Shown({ view }: { view: MachineView }) {
             {gasWords(standing.present.refrigerant)} · full charge{' '}
             {fullChargeWords(standing.history, system) ?? 'not known'}
           </p>
+          {plate.length > 0 && <p>{plate.join(' · ')}</p>}
           {site.access && <p>Access: {site.access}</p>}
           {appliance.access && <p>At the machine: {appliance.access}</p>}
           <MachineMark state={summaryOf(standing).state} />

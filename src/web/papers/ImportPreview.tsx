@@ -77,7 +77,7 @@ export function ImportPreview({ state, preview, write, onMapping }: Props) {
       {isList && <SaidBefore draft={draft} onDraft={setDraft} />}
       {isList && <ColumnsForm preview={preview} draft={draft} onDraft={setDraft} open={columnsWrong} />}
       {changed && (
-        <div className="rule-t sticky bottom-0 z-10 my-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-paper py-3">
+        <div className="no-print rule-t sticky bottom-[4.1rem] z-20 my-4 flex flex-wrap items-center gap-x-4 gap-y-2 bg-paper py-3 lg:bottom-0">
           <Button
             weight="main"
             disabled={isWrongDay(draft) || isWrongZone(draft)}

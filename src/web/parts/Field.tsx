@@ -120,7 +120,7 @@ export function CheckField({
   return (
     <div className="mb-4">
       <label htmlFor={id} className="flex min-h-11 cursor-pointer items-center gap-3 font-semibold">
-        <input id={id} type="checkbox" className="size-6 accent-green" {...rest} />
+        <input id={id} type="checkbox" className="size-6 shrink-0 accent-green" {...rest} />
         {label}
       </label>
       {hint && <p className="text-soft">{hint}</p>}

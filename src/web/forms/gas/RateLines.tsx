@@ -6,7 +6,7 @@ import { type AdditionRate, type GasLedger, PERCENT_SCALE } from '../../../core/
 import { WorkingDisclosure } from '../../parts/Working';
 import { METHOD_WORDS } from '../../../words/codes';
 import { capped } from '../../../words/list';
-import { percentText, rateFigure } from '../../../words/rod';
+import { knownRateFigure, percentText } from '../../../words/rod';
 import { annualizingWorking, rollingWorking, verdicts } from '../../../words/working';
 
 export function RateLines({
@@ -30,16 +30,14 @@ export function RateLines({
       {both.map(({ method, working }) => {
         const { millionths } = rate[method];
         const its = method === rate.method;
-        const percent = its
-          ? capped(rateFigure(judged))
-          : millionths === null
-            ? 'Unknown'
-            : percentText(millionths / PERCENT_SCALE);
+        const alone = millionths === null ? null : percentText(millionths / PERCENT_SCALE);
+        const figure = its ? knownRateFigure(judged) : alone;
+        const words = figure === null ? 'Cannot be judged' : `${capped(figure)} a year`;
         const own = its ? ' (the method of this site)' : '';
         return (
           <WorkingDisclosure
             key={method}
-            label={`${percent} a year, ${METHOD_WORDS[method]}${own}`}
+            label={`${words}, ${METHOD_WORDS[method]}${own}`}
             working={working}
           />
         );
