@@ -6,11 +6,16 @@ import { join } from 'node:path';
 
 export const contentHash = (content: Buffer): string => hash('sha256', content, 'hex');
 
+/** Writes a file aside and renames it: one that is there is there whole. */
+export async function writeAside(path: string, content: string | Buffer): Promise<void> {
+  const aside = `${path}.${randomUUID()}.part`;
+  await writeFile(aside, content);
+  await rename(aside, path);
+}
+
 export async function keepFile(folder: string, name: string, content: Buffer): Promise<void> {
   const target = join(folder, name);
   if (existsSync(target)) return;
   await mkdir(folder, { recursive: true });
-  const aside = `${target}.${randomUUID()}.part`;
-  await writeFile(aside, content);
-  await rename(aside, target);
+  await writeAside(target, content);
 }

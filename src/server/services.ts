@@ -24,13 +24,13 @@ import { MachineList } from './store/machineList';
 import { Standings } from './store/standings';
 import { Store } from './store/store';
 
-/** Where photos stand beside a database file; beside a server's database, in the working folder. */
 /** Files that come in stand beside the database until they are written, so that a restart loses none. */
 const incomingOf = (url: string): string =>
   url.startsWith('file:')
     ? join(dirname(url.slice('file:'.length)), 'incoming')
     : join(tmpdir(), `abacus-incoming-${randomUUID()}`);
 
+/** Where photos stand beside a database file; beside a server's database, in the working folder. */
 const attachmentsOf = (url: string): string =>
   join(url.startsWith('file:') ? dirname(url.slice('file:'.length)) : 'data', 'attachments');
 

@@ -36,7 +36,12 @@ const newPeopleIn = (body: unknown): string[] =>
 export async function checkWriters(store: Store, name: EndpointName, body: unknown): Promise<void> {
   const named = writersIn(name, body);
   if (named.length === 0) return;
-  const people = new Map((await store.people()).map((person) => [person.id, person]));
+  const people = new Map(
+    (await store.peopleById([...new Set(named.map(({ by }) => String(by)))])).map((person) => [
+      person.id,
+      person,
+    ]),
+  );
   const coming = new Set(name === 'changeRows' ? newPeopleIn(body) : []);
   const problems = named.flatMap(({ path, by }) => {
     const person = people.get(String(by));

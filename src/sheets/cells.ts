@@ -34,3 +34,6 @@ export const nameKey = remembered((name: string): string =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim(),
 );
+
+/** All that stands in a row: two rows of the same text say the same. */
+export const rowText = ({ cells }: SheetRow): string => cells.map(({ text }) => text.trim()).join('\u0000');

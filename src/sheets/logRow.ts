@@ -5,7 +5,7 @@ import type { Appliance, Cylinder, Person } from '../core/logbook/tables';
 import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
 import { dateWords } from '../words/dates';
-import { nameKey } from './cells';
+import { nameKey, rowText } from './cells';
 import { remembered } from './remembered';
 import type { RowReading } from './reading';
 import {
@@ -168,7 +168,7 @@ export const DOUBLES = 'doubles';
 
 /** The number of an earlier row of which every cell says the same; null where there is none, or each is a fact of its own. */
 function sameRowBefore(reading: RowReading, sheet: string, { mapping, rowsSeen }: Intake): number | null {
-  const key = [sheet, ...reading.row.cells.map(({ text }) => text.trim())].join('\u0000');
+  const key = `${sheet}\u0000${rowText(reading.row)}`;
   const before = rowsSeen.get(key) ?? null;
   if (before === null) rowsSeen.set(key, reading.row.number);
   return mapping.doubles === 'each' ? null : before;

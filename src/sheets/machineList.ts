@@ -11,7 +11,7 @@ import { exactGrams } from '../core/quantity/mass';
 import { choices } from '../words/choice';
 import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS } from '../words/codes';
 import { gasNameOf } from '../words/gas';
-import { nameKey } from './cells';
+import { nameKey, rowText } from './cells';
 import {
   categorySaid,
   detectionSaid,
@@ -162,9 +162,8 @@ function sameMachine(
     numbered[0] ?? atSite(lookups.machines.get(name), site).find((machine) => !differs(machine, numbers));
   const earlier = found && listed.get(found.id);
   if (!earlier) return found;
-  const alike = earlier.row.cells.map(({ text }) => text.trim()).join('\u0000');
   const both = `rows ${String(earlier.row.number)} and ${String(reading.row.number)}`;
-  if (alike === reading.row.cells.map(({ text }) => text.trim()).join('\u0000'))
+  if (rowText(earlier.row) === rowText(reading.row))
     reading.fault('name', `“${name}” stands twice: ${both} say the same`, 'Leave this row out.');
   else
     for (const each of [earlier, reading])

@@ -10,13 +10,10 @@ import {
   KIND_WORDS,
   PURPOSE_WORDS,
 } from '../words/codes';
-import { meaningsOf, namedIn, saidBy } from './phrases';
-
-const codes = <Code extends string>(words: Readonly<Record<Code, string>>): [string, Code][] =>
-  (Object.entries(words) as [Code, string][]).map(([code, said]) => [`${code}|${said}`, code]);
+import { codePhrases, meaningsOf, namedIn, saidBy } from './phrases';
 
 const KINDS = meaningsOf<ApplianceKind>([
-  ...codes(KIND_WORDS),
+  ...codePhrases(KIND_WORDS),
   [
     'reach in|reach in cooler|reach in freezer|reach in refrigerator|cabinet|display case|display cabinet|merchandiser|under counter|undercounter|under counter cooler|prep table|kühlschrank|kühlregal|kühltheke|gefrierschrank|kühlmöbel',
     'reachIn',
@@ -40,7 +37,7 @@ export const kindSaid = (text: string): ApplianceKind | null => saidBy(KINDS, te
 export const kindInName = (text: string): ApplianceKind | null => namedIn(KINDS, text);
 
 const CATEGORIES = meaningsOf<Category>([
-  ...codes(CATEGORY_WORDS),
+  ...codePhrases(CATEGORY_WORDS),
   [
     'commercial|commercial refrigeration|refrigeration commercial|retail|retail food|retail refrigeration|supermarket|supermarket refrigeration|food retail|cold storage|food storage|gewerbe|gewerbekälte|gewerbliche kälte|gewerbliche kühlung|normalkühlung',
     'commercialRefrigeration',
@@ -63,7 +60,7 @@ export const usualCategory = (kind: ApplianceKind): Category | null =>
   kind === 'chiller' || kind === 'other' ? null : 'commercialRefrigeration';
 
 const DETECTIONS = meaningsOf<Detection>([
-  ...codes(DETECTION_WORDS),
+  ...codePhrases(DETECTION_WORDS),
   [
     'no|n|none|not installed|not fitted|no detection|no detector|nein|nicht vorhanden|nicht installiert|ohne',
     'none',
@@ -74,7 +71,7 @@ const DETECTIONS = meaningsOf<Detection>([
 export const detectionSaid = (text: string): Detection | null => saidBy(DETECTIONS, text);
 
 const METHODS = meaningsOf<FullChargeMethod>([
-  ...codes(FULL_CHARGE_WORDS),
+  ...codePhrases(FULL_CHARGE_WORDS),
   [
     'maker|maker s figure|manufacturer|manufacturer s figure|manufacturer s data|nameplate|name plate|data plate|from nameplate|factory|factory charge|hersteller|herstellerangabe|typenschild',
     'maker',
@@ -89,7 +86,7 @@ export const methodSaid = (text: string): Exclude<FullChargeMethod, 'range'> | n
 };
 
 const PURPOSE_MEANINGS = meaningsOf<(typeof PURPOSES)[number]>([
-  ...codes(PURPOSE_WORDS),
+  ...codePhrases(PURPOSE_WORDS),
   ['virgin|new|new gas|supply|neu|neuware|frischware', 'virgin'],
   ['recovery|recovered|recovered gas|used|recycling|recyclingflasche|rückgewinnung', 'recovery'],
   ['mixed|mixed gas|waste|contaminated|gemischt|altware', 'mixed'],

@@ -1,7 +1,7 @@
 /** Which way gas went, and why, by the phrases that lists use. */
 import type { AddedReason, RecoveredReason } from '../core/logbook/entry';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
-import { meaningsOf, saidBy } from './phrases';
+import { codePhrases, meaningsOf, saidBy } from './phrases';
 
 export type Direction = 'refrigerantAdded' | 'refrigerantRecovered';
 
@@ -57,11 +57,8 @@ const RECOVERED_PHRASES: readonly (readonly [string, RecoveredReason])[] = [
   ['moved|moved away|moved to another machine|transferred out|transfer out|moved out', 'moved'],
 ];
 
-const codes = <Code extends string>(words: Readonly<Record<Code, string>>): [string, Code][] =>
-  (Object.entries(words) as [Code, string][]).map(([code, said]) => [`${code}|${said}`, code]);
-
-export const ADDED_MEANINGS = meaningsOf([...codes(ADDED_WORDS), ...ADDED_PHRASES]);
-export const RECOVERED_MEANINGS = meaningsOf([...codes(RECOVERED_WORDS), ...RECOVERED_PHRASES]);
+export const ADDED_MEANINGS = meaningsOf([...codePhrases(ADDED_WORDS), ...ADDED_PHRASES]);
+export const RECOVERED_MEANINGS = meaningsOf([...codePhrases(RECOVERED_WORDS), ...RECOVERED_PHRASES]);
 
 const DIRECTIONS = meaningsOf<Direction>([
   [

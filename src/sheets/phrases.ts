@@ -25,6 +25,10 @@ export function meaningsOf<Value>(
   return meanings;
 }
 
+/** Codes as phrases of themselves: each by its own name and by the app's word for it. */
+export const codePhrases = <Code extends string>(words: Readonly<Record<Code, string>>): [string, Code][] =>
+  (Object.entries(words) as [Code, string][]).map(([code, said]) => [`${code}|${said}`, code]);
+
 const PARTS = /[,;/–—()]|\s-\s/;
 
 /**

@@ -10,7 +10,7 @@ import type { RowLeftOut } from './leftOut';
 import { type KnownRows, Lookups } from './lookups';
 import type { Mapping } from './mapping';
 import { type Column, type Matched, matchSheet } from './match';
-import { hanging } from './planned';
+import { hanging, isThereIn } from './planned';
 import { Columns, RowReading } from './reading';
 import { readAppliance } from './machineList';
 import { readCylinder, readPerson, readSite } from './rowLists';
@@ -47,7 +47,7 @@ const READ = {
   inspections: readInspection,
 } as const satisfies Record<SheetTable, unknown>;
 
-export const LIST_WORDS: Readonly<Record<SheetTable, string>> = {
+const LIST_WORDS: Readonly<Record<SheetTable, string>> = {
   sites: 'a list of sites',
   people: 'a list of people',
   appliances: 'a list of machines',
@@ -122,11 +122,8 @@ export const matchedSheets = (sheets: readonly Sheet[], lookups: Lookups, mappin
 
 /** Rows whose machine or site stands in a row that is faulty cannot be written without it. */
 function markHanging(understood: readonly Understood[], known: KnownRows): void {
-  const there = new Set(
-    (['sites', 'appliances'] as const).flatMap((table) => known[table].map(({ id }) => `${table} ${id}`)),
-  );
   const fine = understood.filter(({ faults }) => faults.length === 0);
-  for (const each of hanging(fine, (key) => there.has(key)))
+  for (const each of hanging(fine, isThereIn(known)))
     each.faults.push({
       row: each.row,
       column: 'Machine',

@@ -1,6 +1,7 @@
 /** Which rows of a plan hang on others: an entry on the row of its machine, a machine on that of its site. */
 import type { Entry } from '../core/logbook/entry';
 import type { Appliance, Space } from '../core/logbook/tables';
+import type { KnownRows } from './lookups';
 import type { StagedRow } from './understood';
 
 export interface Staging {
@@ -38,4 +39,13 @@ export function hanging<Each extends Staging>(
     if (falling.length === 0) return left;
     for (const each of falling) left.add(each);
   }
+}
+
+/** Whether the logbook has the row of a key, of those tables that rows and entries hang on. */
+export function isThereIn({ sites, appliances }: Pick<KnownRows, 'sites' | 'appliances'>) {
+  const there = new Set([
+    ...sites.map(({ id }) => keyOf('sites', id)),
+    ...appliances.map(({ id }) => keyOf('appliances', id)),
+  ]);
+  return (key: string): boolean => there.has(key);
 }

@@ -1,5 +1,5 @@
 /** One row under its columns, with what is wrong in it: read field by field, each fault with its remedy. */
-import type { Mass } from '../core/quantity/mass';
+import { MASS_UNITS, type Mass } from '../core/quantity/mass';
 import type { Choice } from '../words/choice';
 import { type Cell, EMPTY_CELL, type SheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
@@ -253,7 +253,7 @@ const MARKS: readonly Choice[] = [
   { value: ',', words: 'a comma stands before decimals, a dot sets thousands apart: 1.250,5' },
   { value: '.', words: 'a dot stands before decimals, a comma sets thousands apart: 1,250.5' },
 ];
-const UNITS: readonly Choice[] = ['lb', 'oz', 'kg', 'g'].map((value) => ({ value, words: value }));
+const UNITS: readonly Choice[] = MASS_UNITS.map((value) => ({ value, words: value }));
 
 export const quoted = ({ text }: Cell, message: string): string =>
   text.trim() === '' ? message : `“${text.trim()}” ${message}`;

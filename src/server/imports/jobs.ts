@@ -1,12 +1,11 @@
 /** Imports that are under way, kept beside the database: what was read outlives the process, and what was cut off says so. */
 import { deserialize, serialize } from 'node:v8';
 import { existsSync } from 'node:fs';
-import { mkdir, readFile, readdir, rename, rm, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { randomUUID } from 'node:crypto';
 import type { ImportState } from '../../contract/imports';
 import type { Mapping } from '../../sheets/mapping';
-import { contentHash } from '../keptFile';
+import { contentHash, writeAside } from '../keptFile';
 import type { PlannedFile } from './planFile';
 
 export interface KeptJob {
@@ -52,14 +51,11 @@ export class ImportJobs {
     return jobs.map(({ job }) => job);
   }
 
-  /** Written aside first, so that a job that is there is there whole. */
   async keep(job: KeptJob): Promise<void> {
     const { id } = job.state;
     if (!this.order.includes(id)) this.order.push(id);
     await mkdir(this.folder, { recursive: true, mode: 0o700 });
-    const aside = `${this.jobPath(id)}.${randomUUID()}.part`;
-    await writeFile(aside, JSON.stringify({ ...job, at: this.order.indexOf(id) }));
-    await rename(aside, this.jobPath(id));
+    await writeAside(this.jobPath(id), JSON.stringify({ ...job, at: this.order.indexOf(id) }));
   }
 
   /** Ids of the oldest that are more than are kept. */
@@ -80,15 +76,14 @@ export class ImportJobs {
     }
   }
 
-  /** Files that no job names any more. */
+  /** Files that no job names any more, and what was being written aside when the process ended. */
   async sweep(files: ReadonlySet<string>): Promise<void> {
     if (!existsSync(this.folder)) return;
     for (const name of await readdir(this.folder))
-      if (/^[0-9a-f]{64}$/.test(name) && !files.has(name)) await rm(join(this.folder, name), { force: true });
+      if (name.endsWith('.part') || (/^[0-9a-f]{64}$/.test(name) && !files.has(name)))
+        await rm(join(this.folder, name), { force: true });
   }
 }
 
-export async function writePlan(path: string, planned: PlannedFile): Promise<void> {
-  await writeFile(`${path}.part`, serialize(planned));
-  await rename(`${path}.part`, path);
-}
+export const writePlan = (path: string, planned: PlannedFile): Promise<void> =>
+  writeAside(path, serialize(planned));

@@ -7,7 +7,7 @@ import { type KnownRows, Lookups } from '../../sheets/lookups';
 import { type Mapping, rowName } from '../../sheets/mapping';
 import { type ImportPlan, type PlanProgress, planImport } from '../../sheets/plan';
 import { wouldExceed } from '../../sheets/wouldExceed';
-import { type Staging, needsOf } from '../../sheets/planned';
+import { type Staging, isThereIn, needsOf } from '../../sheets/planned';
 import type { Fault } from '../../sheets/fault';
 import type { StagedRow, Understood } from '../../sheets/understood';
 
@@ -35,17 +35,7 @@ const faultShown = ({ asked, ...fault }: Fault) => ({
   ...(asked ? { asked: { ...asked, choices: [...asked.choices] } } : {}),
 });
 
-export const neededOf = (all: readonly Staging[]): string[] => [
-  ...new Set(all.flatMap((each) => [...needsOf(each)])),
-];
-
-const isThere = ({ sites, appliances }: Pick<KnownRows, 'sites' | 'appliances'>) => {
-  const ids = new Set([
-    ...sites.map(({ id }) => `sites ${id}`),
-    ...appliances.map(({ id }) => `appliances ${id}`),
-  ]);
-  return (key: string): boolean => ids.has(key);
-};
+export const neededOf = (all: readonly Staging[]): string[] => [...new Set(all.flatMap(needsOf))];
 
 export const rowKey = ({ sheet, row }: Pick<Understood, 'sheet' | 'row'>): string => rowName(sheet, row);
 
@@ -119,7 +109,7 @@ export function plannedOf(
       mapping,
       newMachines: plan.rows.filter(({ table }) => table === 'appliances').length,
     },
-    there: neededOf(plan.understood).filter(isThere(known)),
+    there: neededOf(plan.understood).filter(isThereIn(known)),
     planned: plan.understood.map((each) => ({
       key: rowKey(each),
       faulty: each.faults.length > 0,

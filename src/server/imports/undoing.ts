@@ -56,7 +56,7 @@ class Undoing {
       if (latest && latest.why !== broughtBy(this.imported.name)) this.stay(row, 'it was changed since');
     }
     const entries = await this.store.entriesById(this.wrote.entries);
-    const corrected = await this.correctedSince(entries);
+    const corrected = new Set(await this.store.supersededAmong(entries.map(({ id }) => id)));
     await this.keepMachinesInUse();
     const takenEntries = entries.filter(
       (entry) => !corrected.has(entry.id) && !this.stays.has(`appliances ${entry.applianceId ?? ''}`),
@@ -81,12 +81,6 @@ class Undoing {
             ]),
       ],
     };
-  }
-
-  /** Entries that another one has taken the place of since. */
-  private async correctedSince(entries: readonly Entry[]): Promise<ReadonlySet<string>> {
-    const dead = await this.store.supersededAmong(entries.map(({ id }) => id));
-    return new Set(dead);
   }
 
   /** A machine that others wrote to stays, with what the import says of it. */

@@ -134,7 +134,7 @@ export class EntryStore extends SealedStore {
     ];
   }
 
-  /** Those of the ids that another entry, which is no undo of an import, names in its `supersedes`. */
+  /** Those of the ids that another entry names in its `supersedes`. */
   async supersededAmong(ids: readonly string[]): Promise<string[]> {
     const rows = await this.db
       .selectDistinct({ id: t.entries.supersedes })

@@ -76,7 +76,10 @@ export class Store extends EntryStore {
     return standing(await this.cylindersById(rows.map((row) => row.id))).map(({ id }) => id);
   }
 
-  private async byIds<Row>(table: 'spaces' | 'sites' | 'cylinders', ids: readonly string[]): Promise<Row[]> {
+  private async byIds<Row>(
+    table: 'spaces' | 'sites' | 'cylinders' | 'people',
+    ids: readonly string[],
+  ): Promise<Row[]> {
     const stored = t[table];
     return parsed(
       await this.db
@@ -89,6 +92,8 @@ export class Store extends EntryStore {
   spacesById = (ids: readonly string[]) => this.byIds<Space>('spaces', ids);
 
   sitesById = (ids: readonly string[]) => this.byIds<Site>('sites', ids);
+
+  peopleById = async (ids: readonly string[]) => standing(await this.byIds<Person>('people', ids));
 
   cylindersById = (ids: readonly string[]) => this.byIds<Cylinder>('cylinders', ids);
 

@@ -5,6 +5,7 @@ import { FIELDS, type SheetTable } from '../../sheets/fields';
 import type { Mapping } from '../../sheets/mapping';
 import { SelectField } from '../parts/Field';
 import { Fold } from '../parts/Fold';
+import { withUnit } from './answers';
 import { tableOf } from './ListKinds';
 
 const WEIGHTS = ['mass', 'added', 'recovered', 'fullCharge', 'tare'];
@@ -38,10 +39,7 @@ export function ColumnsForm({
                 }
                 unit={draft.units?.[heading] ?? ''}
                 onField={(next) => column(heading, next)}
-                onUnit={(unit) => {
-                  const { [heading]: _, ...units } = draft.units ?? {};
-                  onDraft({ ...draft, units: unit === null ? units : { ...units, [heading]: unit } });
-                }}
+                onUnit={(unit) => onDraft(withUnit(draft, heading, unit))}
               />
             ))}
           </div>

@@ -36,6 +36,12 @@ const without = <Value>(
   return rest;
 };
 
+/** Null: the unit of a bare number under the heading is not said. */
+export function withUnit(mapping: Mapping, heading: string, unit: MassUnit | null): Mapping {
+  const units = without(mapping.units, heading);
+  return { ...mapping, units: unit === null ? units : { ...units, [heading]: unit } };
+}
+
 export function answered(mapping: Mapping, asked: Asked, answer: string): Mapping {
   const { settles, heading, value } = asked;
   switch (settles) {
@@ -53,10 +59,8 @@ export function answered(mapping: Mapping, asked: Asked, answer: string): Mappin
         decimal: answer === '' ? marks : { ...marks, [heading]: answer as ',' | '.' },
       };
     }
-    case 'unit': {
-      const units = without(mapping.units, heading);
-      return { ...mapping, units: answer === '' ? units : { ...units, [heading]: answer as MassUnit } };
-    }
+    case 'unit':
+      return withUnit(mapping, heading, (answer || null) as MassUnit | null);
     case 'doubles':
       return { ...mapping, doubles: (answer || null) as Mapping['doubles'] };
   }
