@@ -21,7 +21,6 @@ import { fileRecords } from '../src/server/papers/fileRecords';
 import { pdfOf } from '../src/server/papers/pdf';
 import { stampOf } from '../src/server/papers/stamp';
 import { openServices } from '../src/server/services';
-import { ImportStore } from '../src/server/store/imports';
 import { type Comparison, compare } from './measure';
 import { randomEntries } from './stories';
 
@@ -96,7 +95,7 @@ async function writing(): Promise<Comparison> {
           systemClock(TODAY),
         );
         await loadLogbook(services, company(MACHINES));
-        const store = knownStore(services.store, new ImportStore(services.database.db), services.clock);
+        const store = knownStore(services.database.db, services.clock);
         const sheets = await readSheets(readFileSync(path));
         const { planned } = plannedOf(
           sheets,

@@ -12,6 +12,7 @@ import { type Clock, systemClock } from '../server/clock';
 import { EMPTY_LOGBOOK, knownOfFile, logbookWith, presentOfFile } from '../server/imports/fileKnown';
 import { chosenRows } from '../server/imports/chosenRows';
 import { type PlannedFile, planFile } from '../server/imports/planFile';
+import type { PlannedRow } from '../server/imports/plan';
 import { FileRefused } from '../server/imports/refused';
 import { leftOutWords } from '../sheets/leftOut';
 import { type Mapping, mappingFrom, mappingSchema } from '../sheets/mapping';
@@ -122,8 +123,13 @@ function fileTarget(path: string | null, clock: Clock): Target {
     write: (planned) => {
       if (path === null) return nothing();
       const rows = chosenRows(planned, new Set(), true);
-      if (rows.every((row) => row.rows.length === 0 && row.entries.length === 0)) return nothing();
-      writeLogbook(path, logbookWith(logbook, rows, new Date(clock.nowMs()).toISOString()));
+      const empty = ({ rows: own, entries, figures = [], issued = [] }: PlannedRow): boolean =>
+        own.length + entries.length + figures.length + issued.length === 0;
+      if (rows.every(empty)) return nothing();
+      writeLogbook(
+        path,
+        logbookWith(logbook, rows, planned.revisions, new Date(clock.nowMs()).toISOString()),
+      );
       return nothing();
     },
     close: nothing,

@@ -9,7 +9,6 @@ import type { PlannedFile } from '../server/imports/planFile';
 import { knownOfStore, knownStore } from '../server/imports/storeKnown';
 import { loadLogbook } from '../server/logbooks';
 import { type Services, openServices } from '../server/services';
-import { ImportStore } from '../server/store/imports';
 import { DATABASE } from './dataFolder';
 import { fail } from './exit';
 import type { Arguments, Target } from './importTarget';
@@ -28,7 +27,7 @@ export async function folderTarget(
       fail(`${folder} holds a logbook already; leave out --logbook, or name an empty folder.`);
     await loadLogbook(services, logbook);
   }
-  const known = knownStore(services.store, new ImportStore(services.database.db), clock);
+  const known = knownStore(services.database.db, clock);
   return {
     plan: {
       packs: await services.judging.currentPacks(),

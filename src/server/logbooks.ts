@@ -1,22 +1,19 @@
 /** The whole logbook, out and in: export as the open format, load into an empty store, verify the chain. */
 import { setImmediate as turnOfOthers } from 'node:timers/promises';
-import { z } from 'zod';
 import type { AnswerOf } from '../contract/endpoints';
-import { type IssuedRow, issuedRow } from '../contract/papers';
-import { ROW_TABLES, figureId } from '../contract/rows';
+import { ROW_TABLES, figureId, isRowTable } from '../contract/rows';
 import type { ExportScope } from '../contract/exports';
 import type { Entry } from '../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
 import { deadIds, entriesByMachine } from '../core/logbook/order';
 import type { Owner, Revision } from '../core/logbook/tables';
-import { type Amendment, amendmentSchema, packsWith } from '../core/rules/amend';
+import { packsWith } from '../core/rules/amend';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { isWithdrawn } from './store/withdrawn';
-import { type Instrument, instrumentRow } from '../core/visit/instrument';
 import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
 import { begunHere } from './exports/begunHere';
 import { type Scope, scopeOf } from './exports/scope';
-import { type LogbookRow, rowsNamed, rowsOfLogbook } from './logbookRows';
+import { figuresIn, issuedOf, rowsOfLogbook } from './logbookRows';
 import type { Services } from './services';
 import type { Database, Statement, Tables } from './store/database';
 import { type Broken, canonical, chainWalk, inChainOrder } from './store/seal';
@@ -91,18 +88,13 @@ export async function exportLogbook(database: Database): Promise<Logbook> {
   });
 }
 
-const rowsOf = (logbook: Logbook): LogbookRow[] => [
-  ...rowsOfLogbook(logbook),
-  ...rowsNamed('instruments', instrumentsOf(logbook)),
-];
-
 const same = (a: object, b: object): boolean => canonical(a) === canonical(b);
 
 /** Revisions of the file, and one for each row that none of them gives as it stands. */
 function revisionsOf(logbook: Logbook, recordedAt: string): Revision[] {
   const given = logbook.revisions ?? [];
   const latest = new Map(given.map((each) => [`${each.table} ${each.id}`, each]));
-  const loose = rowsOf(logbook).filter(({ table, id, row }) => {
+  const loose = rowsOfLogbook(logbook).filter(({ table, id, row }) => {
     const revision = latest.get(`${table} ${id}`);
     return !revision || !same(revision.row, row);
   });
@@ -155,7 +147,7 @@ export async function loadLogbook(
     indexes: readonly { name: string; sql: string }[],
     end: ChainEnd,
   ): AsyncGenerator<Statement[]> {
-    yield store.putRows(rowsOf(logbook));
+    yield store.putRows(rowsOfLogbook(logbook));
     yield issuedOf(logbook).map((row) => new IssuedStore(database.db).insert(row));
     yield figures.map(({ amendment, recordedAt }) => store.insertAmendment(amendment, recordedAt));
     // Indexes that are made when all is there are made in a fraction of the time.
@@ -196,28 +188,8 @@ function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
     });
 }
 
-/** The company's own figures, each as its revision gave it. */
-export function figuresIn({
-  revisions,
-}: Pick<Logbook, 'revisions'>): { amendment: Amendment; recordedAt: string }[] {
-  return (revisions ?? []).flatMap(({ table, row, recordedAt }) => {
-    const read = table === 'figures' ? amendmentSchema.safeParse(row) : null;
-    return read?.success ? [{ amendment: read.data, recordedAt: recordedAt ?? '' }] : [];
-  });
-}
-
-/** What the export kept beside the format; a file from elsewhere may have none, or something else there. */
-function instrumentsOf(logbook: Logbook): Instrument[] {
-  const kept = z
-    .array(instrumentRow)
-    .safeParse((logbook as Logbook & { 'x-instruments'?: unknown })['x-instruments']);
-  return kept.success ? kept.data : [];
-}
-
-function issuedOf(logbook: Logbook): IssuedRow[] {
-  const kept = z.array(issuedRow).safeParse((logbook as Logbook & { 'x-issued'?: unknown })['x-issued']);
-  return kept.success ? kept.data : [];
-}
+/** A figure or a document that went with the import that brought it stands in no table any more. */
+const isTakenBack = (table: string, row: object): boolean => !isRowTable(table) && isWithdrawn(row);
 
 /** The chain of entries and revisions, and whether each row still is what its latest revision says; as of one moment. */
 export function verifyChain(database: Database): Promise<AnswerOf<'verify'>> {
@@ -245,8 +217,8 @@ export function verifyChain(database: Database): Promise<AnswerOf<'verify'>> {
     for (const table of ROW_TABLES) for (const { id, row } of await store.rowsOf(table)) hold(table, id, row);
     for (const { recordedAt: _, ...row } of await store.amendments()) hold('figures', figureId(row), row);
     for (const row of await new IssuedStore(db).all()) hold('issued', row.id, row);
-    for (const { table, id } of latest.values())
-      if (!seen.has(`${table} ${id}`)) alteredRows.push({ table, id });
+    for (const { table, id, row } of latest.values())
+      if (!seen.has(`${table} ${id}`) && !isTakenBack(table, row)) alteredRows.push({ table, id });
     return {
       entries,
       revisions,

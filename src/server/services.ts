@@ -9,6 +9,8 @@ import type { Clock } from './clock';
 import { Judging } from './judging';
 import { Calendars } from './feeds/calendars';
 import { LabelPrinting } from './labels/printing';
+import { BesideRows } from './imports/besideRows';
+import { CarryingOut } from './imports/carryingOut';
 import { Importing } from './imports/importing';
 import { ImportWriting } from './imports/writing';
 import { Issuing } from './papers/issuing';
@@ -63,14 +65,15 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const rows = new Rows(database, store, judging, recent, clock);
   const photos = new Photos(attachmentsOf(url));
   const imports = new ImportStore(database.db);
+  const issued = new IssuedStore(database.db);
   const importWriting = new ImportWriting(
     database,
     store,
-    standings,
     imports,
+    new BesideRows(store, issued),
+    new CarryingOut(database, store, standings, judging, recent),
     judging,
-    photos,
-    recent,
+    attachmentsOf(url),
     clock,
   );
   const importing = new Importing(database, judging, imports, importWriting, clock, incomingOf(url));
@@ -91,16 +94,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     calendars: new Calendars(database, store, new FeedStore(database.db), board, clock),
     labels: new LabelPrinting(store, judging),
     photos,
-    issuing: new Issuing(
-      database,
-      store,
-      new IssuedStore(database.db),
-      judging,
-      rows,
-      photos,
-      clock,
-      attachmentsOf(url),
-    ),
+    issuing: new Issuing(database, store, issued, judging, rows, photos, clock, attachmentsOf(url)),
     clock,
     importing,
     importWriting,

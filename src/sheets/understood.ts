@@ -53,13 +53,16 @@ const bytes = new TextEncoder();
 export const idFrom = (...parts: readonly string[]): string =>
   uuidv5(bytes.encode(parts.join('\u0000')), NAMESPACE);
 
-/** The id of an entry of a list; another one where the first was taken back with its import. */
-export function entryId({ lookups }: Pick<Intake, 'lookups'>, ...parts: readonly string[]): string {
-  let id = idFrom('entry', ...parts);
-  for (let again = 1; lookups.known.isUndone(id); again += 1)
-    id = idFrom('entry', ...parts, `again ${String(again)}`);
-  return id;
+/** The id of what comes in once more after its import was taken back; the same where it was not. */
+export function idAgain(id: string, isUndone: (id: string) => boolean): string {
+  let free = id;
+  while (isUndone(free)) free = idFrom('again', free);
+  return free;
 }
+
+/** The id of an entry of a list. */
+export const entryId = ({ lookups }: Pick<Intake, 'lookups'>, ...parts: readonly string[]): string =>
+  idAgain(idFrom('entry', ...parts), (id) => lookups.known.isUndone(id));
 
 export const understood = (
   reading: RowReading,

@@ -1,9 +1,13 @@
 /** Files that come in: planned without writing, written in one deed, taken back in one; and other logbooks merged. */
+import type { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ImportState } from '../../contract/imports';
 import type { Logbook } from '../../core/logbook/logbook';
-import { type Company, charged, machine, openCompany, site } from '../company.testkit';
-import { exportLogbook, verifyChain } from '../logbooks';
+import { holdFiles } from '../attachments';
+import { type Company, added, charged, machine, openCompany, site } from '../company.testkit';
+import { zipOf } from '../exports/write';
+import { exportLogbook, loadLogbook, verifyChain } from '../logbooks';
 
 // Each file is read by a process of its own: on a busy machine several of them take their time.
 vi.setConfig({ testTimeout: 90_000 });
@@ -323,6 +327,66 @@ describe('another logbook', () => {
       { column: 'entries' },
     ]);
     expect(await verifyChain(company.services.database)).toMatchObject({ intact: true });
+  });
+
+  it('brings its own figures and its issued documents with their files, and an undo takes them back', async () => {
+    const other = await openCompany();
+    await other.addSite(site('t', { name: 'Pier 20' }));
+    await other.addMachine(machine('n', 't', { name: 'Rack 20' }), 100);
+    const issued = await other.services.issuing.issue({
+      id: 'paper-1',
+      request: { document: 'fullCharge', machine: 'n' },
+      by: 'p',
+      to: 'the owner',
+      answers: {},
+    });
+    const figure = ['threshold', 'commercialRefrigeration'];
+    await other.services.rows.amend({
+      pack: 'us-hfc',
+      figure,
+      from: '2026-01-01',
+      value: 5,
+      reason: 'our contract says so',
+      by: 'p',
+    });
+    const zip = await buffer(zipOf(other.services.database.db, {}, other.services.photos.folder) as Readable);
+    await other.close();
+    // Eight percent a year: within the law's twenty, and over the contract's five.
+    await company.services.appending.append([added('g', 'm', 8)]);
+    const limitOf = async () => {
+      const { rows } = await company.services.board.machines({ ids: 'm' } as never);
+      return rows[0]?.summary.state;
+    };
+    const before = await toldOfAll();
+    expect(await limitOf()).toBe('healthy');
+    const state = await planned(zip, 'other.zip');
+    expect(state.preview?.rows.map(({ words }) => words)).toEqual([
+      expect.stringMatching(/own figure.*: 5 % from 1 Jan 2026 \(our contract says so\); every machine/),
+      expect.stringContaining(`${issued.number}, ${issued.title}`),
+    ]);
+    await write(state.id);
+    expect(await limitOf()).toBe('overdue');
+    const { issuing, importing, database, photos } = company.services;
+    const file = await issuing.fileOf('paper-1');
+    expect(file?.name).toBe(`${issued.number}.pdf`);
+    expect(await holdFiles(database.db, photos.folder)).toEqual({ alteredFiles: [], missingFiles: [] });
+    expect(await verifyChain(database)).toMatchObject({ intact: true });
+    expect((await planned(zip, 'other.zip')).preview).toMatchObject({ ready: 0 });
+    // A round through the file keeps them once.
+    const whole = await exportLogbook(database);
+    const third = await openCompany();
+    await loadLogbook(third.services, whole);
+    expect((await third.services.store.amendments()).map(({ value }) => value)).toEqual([5]);
+    expect(await verifyChain(third.services.database)).toMatchObject({ intact: true });
+    await third.close();
+
+    await importing.undo(state.id, 'p');
+    // By other figures machines are judged behind, one after the other.
+    await vi.waitFor(async () => expect(await toldOfAll()).toEqual(before), 10_000);
+    expect(await limitOf()).toBe('healthy');
+    expect((await issuing.list({ limit: 9 })).rows).toEqual([]);
+    expect(await verifyChain(database)).toMatchObject({ intact: true });
+    expect((await planned(zip, 'other.zip')).preview?.ready).toBe(state.preview?.ready);
   });
 
   it('that is none is refused with what is wrong in it', async () => {

@@ -21,7 +21,8 @@ import { MOST_FILE_BYTES } from './readSheets';
 import { readingChild } from './readingChild';
 import { chosenRows } from './chosenRows';
 import type { FromChild } from './task';
-import { type ImportWriting, WritingStopped } from './writing';
+import { WritingStopped } from './carryingOut';
+import type { ImportWriting } from './writing';
 
 interface Job extends KeptJob {
   child: ChildProcess | null;

@@ -8,6 +8,7 @@ import type { Revision } from '../../core/logbook/tables';
 import { begunHere, isBegunHere } from '../exports/begunHere';
 import { rowsOfLogbook } from '../logbookRows';
 import { sameContent } from '../sentEntry';
+import type { PresentBeside } from './comesAlong';
 import { FileRefused } from './refused';
 
 export interface Merged {
@@ -19,8 +20,11 @@ export interface Merged {
 }
 
 export interface Present {
+  beside: PresentBeside;
   rowOf: (table: RowTable, id: string) => object | null;
   entryOf: (id: string) => Entry | null;
+  /** the id under which an entry of a file stands here: another one where it was taken back with its import */
+  idHere: (id: string) => string;
 }
 
 const SHOWN = 5;
@@ -58,7 +62,12 @@ export function mergeOf(logbook: Logbook, entries: readonly Entry[], present: Pr
   });
   const fresh: Entry[] = [];
   const clashing: Entry[] = [];
-  for (const entry of entries) {
+  for (const theirs of entries) {
+    const entry = {
+      ...theirs,
+      id: present.idHere(theirs.id),
+      ...(theirs.supersedes == null ? {} : { supersedes: present.idHere(theirs.supersedes) }),
+    };
     const ours = present.entryOf(entry.id);
     if (ours === null) fresh.push(entry);
     else if (!sameFact(ours, entry)) clashing.push(entry);

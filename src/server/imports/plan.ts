@@ -1,5 +1,6 @@
 /** What a file would do to the logbook, made where it holds nobody up: in a process of its own, or by the command line. */
 import type { ImportPreview } from '../../contract/imports';
+import type { IssuedRow } from '../../contract/papers';
 import type { Entry } from '../../core/logbook/entry';
 import { type Packs } from '../../core/rules/packs/shipped';
 import { type Sheet } from '../../sheets/cells';
@@ -10,12 +11,16 @@ import { wouldExceed } from '../../sheets/wouldExceed';
 import { type Staging, isThereIn, needsOf } from '../../sheets/planned';
 import type { Fault } from '../../sheets/fault';
 import type { StagedRow, Understood } from '../../sheets/understood';
+import type { OwnFigure } from '../logbookRows';
 
 export interface PlannedRow {
   key: string;
   faulty: boolean;
   rows: readonly StagedRow[];
   entries: readonly Entry[];
+  /** of another logbook: figures of the company's own, and documents that were issued */
+  figures?: readonly OwnFigure[];
+  issued?: readonly IssuedRow[];
 }
 
 /** A plan as it leaves the process that made it. */
@@ -26,7 +31,7 @@ export interface Planned {
   there: readonly string[];
 }
 
-const SHOWN_ROWS = 200;
+export const SHOWN_ROWS = 200;
 const SHOWN_FAULTS = 500;
 const SHOWN_NAMES = 200;
 

@@ -11,8 +11,9 @@ import type { Column } from '../../sheets/match';
 import { type PlanProgress, matchedSheets } from '../../sheets/plan';
 import { wouldExceed } from '../../sheets/wouldExceed';
 import { inChainOrder } from '../store/seal';
+import { comesAlong } from './comesAlong';
 import { type Present, logbookIn, mergeOf } from './merge';
-import { type PlannedRow, neededOf, plannedOf } from './plan';
+import { type PlannedRow, SHOWN_ROWS, neededOf, plannedOf } from './plan';
 import { isZip, readSheets } from './readSheets';
 import { unzipped } from './unzip';
 
@@ -76,10 +77,24 @@ export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgr
   const ordered = inChainOrder(logbook.entries) as Entry[];
   const merged = mergeOf(logbook, ordered, present);
   const machines = [...new Set(merged.entries.flatMap(({ applianceId }) => applianceId ?? []))];
-  const { touched, would } = wouldExceed(merged, await plan.knownMachines(machines), plan.packs);
+  const along = comesAlong(logbook, present.beside, plan.packs);
+  const { touched, would } = wouldExceed(merged, await plan.knownMachines(machines), along.packs);
+  const { preview } = merged;
+  const known = along.shown.length - along.planned.length;
   return {
-    preview: { ...merged.preview, touched, would },
-    planned: [{ key: 'logbook', faulty: false, rows: merged.rows, entries: merged.entries }],
+    preview: {
+      ...preview,
+      touched,
+      would,
+      rows: [...along.shown, ...preview.rows].slice(0, SHOWN_ROWS),
+      total: preview.total + along.shown.length,
+      ready: preview.ready + along.planned.length,
+      known: preview.known + known,
+    },
+    planned: [
+      { key: 'logbook', faulty: false, rows: merged.rows, entries: merged.entries },
+      ...along.planned,
+    ],
     revisions: merged.revisions,
     there: neededOf([merged]).filter((key) => {
       const [table = '', ...id] = key.split(' ');

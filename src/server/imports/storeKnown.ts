@@ -1,13 +1,15 @@
 /** What the database holds already of what a file names; read by whoever plans an import. */
-import { ROW_TABLES, type RowTable } from '../../contract/rows';
+import { ROW_TABLES, type RowTable, figureId } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../../core/logbook/tables';
 import type { Sheet } from '../../sheets/cells';
+import { idAgain } from '../../sheets/understood';
 import type { KnownRows } from '../../sheets/lookups';
 import { type Mapping, mappingSchema } from '../../sheets/mapping';
 import type { Clock } from '../clock';
-import { openReading } from '../store/database';
+import { type Tables, openReading } from '../store/database';
 import { ImportStore } from '../store/imports';
+import { IssuedStore } from '../store/issued';
 import { Store } from '../store/store';
 import { isWithdrawn } from '../store/withdrawn';
 import type { Present } from './merge';
@@ -24,7 +26,10 @@ export interface KnownStore {
 
 const IDS_OF_A_PART = 500;
 
-export function knownStore(store: Store, imports: ImportStore, clock: Clock): KnownStore {
+export function knownStore(db: Tables, clock: Clock): KnownStore {
+  const store = new Store(db);
+  const imports = new ImportStore(db);
+  const issued = new IssuedStore(db);
   return {
     store,
     clock,
@@ -36,14 +41,22 @@ export function knownStore(store: Store, imports: ImportStore, clock: Clock): Kn
     present: async (entries) => {
       const rows = new Map<string, object>();
       for (const table of ROW_TABLES)
-        for (const { id, row } of await store.rowsOf(table)) rows.set(`${table} ${id}`, row);
+        for (const { id, row } of await store.rowsOf(table))
+          if (!isWithdrawn(row)) rows.set(`${table} ${id}`, row);
+      const undone = new Set(await store.undoneIds());
+      const ids = entries.map((id) => idAgain(id, (each) => undone.has(each)));
       const there = new Map<string, Entry>();
-      for (let start = 0; start < entries.length; start += IDS_OF_A_PART)
-        for (const entry of await store.entriesById(entries.slice(start, start + IDS_OF_A_PART)))
+      for (let start = 0; start < ids.length; start += IDS_OF_A_PART)
+        for (const entry of await store.entriesById(ids.slice(start, start + IDS_OF_A_PART)))
           there.set(entry.id, entry);
       return {
+        beside: {
+          figures: new Map((await store.amendments()).map((each) => [figureId(each), each.value])),
+          issued: await issued.all(),
+        },
         rowOf: (table: RowTable, id: string) => rows.get(`${table} ${id}`) ?? null,
         entryOf: (id: string) => there.get(id) ?? null,
+        idHere: (id: string) => idAgain(id, (each) => undone.has(each)),
       };
     },
   };
@@ -51,7 +64,7 @@ export function knownStore(store: Store, imports: ImportStore, clock: Clock): Kn
 
 export function openKnown(url: string, clock: Clock): KnownStore {
   const { db } = openReading(url);
-  return knownStore(new Store(db), new ImportStore(db), clock);
+  return knownStore(db, clock);
 }
 
 export async function knownOfStore(

@@ -25,7 +25,7 @@ import { pdfOf } from './pdf';
 import { baseNumber, stampOf } from './stamp';
 import { storeRecords } from './storeRecords';
 
-const FILE_NAME = /^[0-9a-f]{64}\.pdf$/;
+export const PAPER_NAME = /^[0-9a-f]{64}\.pdf$/;
 
 export class Issuing {
   constructor(
@@ -103,7 +103,7 @@ export class Issuing {
   /** The file of an issue with its number; null where there is none. */
   async fileOf(id: string): Promise<{ path: string; name: string } | null> {
     const row = await this.issued.byId(id);
-    const path = row && FILE_NAME.test(row.file) ? join(this.folder, row.file) : null;
+    const path = row && PAPER_NAME.test(row.file) ? join(this.folder, row.file) : null;
     return row && path !== null && existsSync(path) ? { path, name: `${row.number}.pdf` } : null;
   }
 

@@ -143,6 +143,15 @@ export class EntryStore extends SealedStore {
     return rows.flatMap(({ id }) => id ?? []);
   }
 
+  /** Entries that were taken back with the import that brought them. */
+  async undoneIds(): Promise<string[]> {
+    const rows = await this.db
+      .select({ id: t.entries.supersedes })
+      .from(t.entries)
+      .where(sql`${t.entries.supersedes} is not null and ${t.entries.document} ->> '$.x-undone'`);
+    return rows.flatMap(({ id }) => id ?? []);
+  }
+
   /** Who wrote and which bottle was used, in entries that name one of these people or bottles and are none of `but`. */
   async namesInEntries(
     people: readonly string[],

@@ -11,6 +11,9 @@ import { json, parsed } from './sealedStore';
 export interface Wrote {
   entries: readonly string[];
   rows: readonly { table: RowTable; id: string }[];
+  /** of another logbook: figures of the company's own, and documents that were issued */
+  figures?: readonly string[];
+  issued?: readonly string[];
 }
 
 export class ImportStore {

@@ -1,5 +1,5 @@
 /** Documents that were issued. Knows columns, no rules. */
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import type { IssuedRow } from '../../contract/papers';
 import type { Statement, Tables } from './database';
 import { paged } from './pages';
@@ -9,10 +9,14 @@ import { json, parsed } from './sealedStore';
 export class IssuedStore {
   constructor(private readonly db: Tables) {}
 
-  /** Every issue of a document, the latest first. */
+  /** Every issue of a document, the latest first; an older one may have come in later, with another logbook. */
   async ofBase(base: string): Promise<IssuedRow[]> {
     return parsed(
-      await this.db.select().from(t.issued).where(eq(t.issued.base, base)).orderBy(desc(t.issued.sequence)),
+      await this.db
+        .select()
+        .from(t.issued)
+        .where(eq(t.issued.base, base))
+        .orderBy(sql`${t.issued.document} ->> '$.version' DESC`, desc(t.issued.sequence)),
     );
   }
 
@@ -45,4 +49,6 @@ export class IssuedStore {
     this.db
       .insert(t.issued)
       .values({ id: row.id, base: row.base, applianceId: row.applianceId, document: json(row) });
+
+  remove = (id: string): Statement => this.db.delete(t.issued).where(eq(t.issued.id, id));
 }

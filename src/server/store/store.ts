@@ -144,4 +144,7 @@ export class Store extends EntryStore {
 
   insertAmendment = (amendment: Amendment, recordedAt: string): Statement =>
     this.db.insert(t.amendments).values({ recordedAt, document: json(amendment) });
+
+  removeAmendment = (amendment: Amendment): Statement =>
+    this.db.delete(t.amendments).where(eq(t.amendments.document, json(amendment)));
 }
