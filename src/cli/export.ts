@@ -74,20 +74,20 @@ function argumentsOf(): Arguments {
 }
 
 function streamOf(
-  { database }: Services,
+  { database, clock }: Services,
   { format, table, data, scope }: Arguments,
   write: (from: NodeJS.ReadableStream) => Promise<void>,
 ): Promise<void> {
   return database.snapshot(async (db) => {
     switch (format) {
       case 'json':
-        return write(Readable.from(exportText(db, scope)));
+        return write(Readable.from(exportText(db, clock, scope)));
       case 'zip':
-        return write(zipOf(db, scope, join(data, ATTACHMENTS)));
+        return write(zipOf(db, clock, scope, join(data, ATTACHMENTS)));
       case 'xlsx':
-        return write(Readable.from([await workbookOf(await outSheets(db, scope, OUT_TABLES))]));
+        return write(Readable.from([await workbookOf(await outSheets(db, clock, scope, OUT_TABLES))]));
       case 'csv':
-        return write(Readable.from((await outSheets(db, scope, [table])).map(csvOf)));
+        return write(Readable.from((await outSheets(db, clock, scope, [table])).map(csvOf)));
     }
   });
 }

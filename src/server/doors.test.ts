@@ -11,7 +11,7 @@ import { type ServedStory, serveStory } from '../demo/servedStory';
 import { holdFiles } from './attachments';
 import { entry, machine, openCompany, site } from './company.testkit';
 import { exported } from './exported.testkit';
-import { exportLogbook, loadLogbook, verifyChain } from './logbooks';
+import { loadLogbook, verifyChain } from './logbooks';
 
 let story: ServedStory;
 beforeAll(async () => {
@@ -117,7 +117,7 @@ describe('the company’s own figures', () => {
       by: 'odalys',
     };
     expect((await story.post('/rules/amendments', own)).status).toBe(201);
-    const document = JSON.parse(JSON.stringify(await exportLogbook(story.services.database))) as unknown;
+    const document = await exported(story.services);
     const read = readLogbook(document);
     if (!read.ok) throw new Error('the export does not read back');
     const company = await openCompany();
@@ -139,10 +139,9 @@ describe('the company’s own figures', () => {
 
 describe('a part for an owner', () => {
   it('holds no other owner, and nobody who wrote nothing there', async () => {
-    const { db } = story.services.database;
-    const whole = await exported(db, {});
+    const whole = await exported(story.services);
     const owner = whole.sites.find(({ ownerId }) => ownerId != null)?.ownerId ?? '';
-    const part = await exported(db, { owner });
+    const part = await exported(story.services, { owner });
     expect(part.owners?.map(({ id }) => id)).toEqual([owner]);
     const wrote = new Set(part.entries.map(({ by }) => by));
     expect(part.people.every(({ id }) => wrote.has(id))).toBe(true);

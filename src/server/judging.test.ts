@@ -8,7 +8,7 @@ import { type ApplianceStanding, logbookStandings } from '../core/rules/standing
 import type { MachineSummary } from '../core/rules/summary';
 import { type Clock, systemClock } from './clock';
 import { type Company, added, entry, machine, openCompany, site } from './company.testkit';
-import { exportLogbook } from './logbooks';
+import { exported } from './exported.testkit';
 
 const MACHINES = 40;
 let company: Company;
@@ -75,7 +75,7 @@ describe('when the day turns', () => {
       ]);
     }
     await turned;
-    const book = await exportLogbook(company.services.database);
+    const book = await exported(company.services);
     const computed = new Map(
       [
         ...logbookStandings(

@@ -10,6 +10,7 @@ import type { Owner, Revision } from '../core/logbook/tables';
 import { packsWith } from '../core/rules/amend';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { isWithdrawn } from './store/withdrawn';
+import type { Clock } from './clock';
 import { type GivenMachine, MACHINES_OF_A_LOT } from './judgeThread';
 import { begunHere } from './exports/begunHere';
 import { type Scope, scopeOf } from './exports/scope';
@@ -25,9 +26,9 @@ import { visitsAnew } from './store/visits';
 const LOAD_PART = 2000;
 
 /** The logbook, or a part of it, as text of the open format, piece by piece: neither it nor a table has to fit into memory. */
-export async function* exportText(db: Tables, asked: ExportScope = {}): AsyncGenerator<string> {
+export async function* exportText(db: Tables, clock: Clock, asked: ExportScope = {}): AsyncGenerator<string> {
   const store = new Store(db);
-  const scope = await scopeOf(db, store, asked);
+  const scope = await scopeOf(db, store, clock, asked);
   yield `{"format":${JSON.stringify(FORMAT)},"version":${String(FORMAT_VERSION)}`;
   if (scope.part) yield `,"x-part":${JSON.stringify(scope.part)}`;
   const company = await store.company();
@@ -77,15 +78,6 @@ function toldBy(scope: Scope) {
     },
     revisions: of(({ table, id }: Revision) => scope.row(table, id)),
   } as const satisfies Record<string, Told>;
-}
-
-/** The whole logbook as one document, as of one moment. */
-export async function exportLogbook(database: Database): Promise<Logbook> {
-  return database.snapshot(async (db) => {
-    const parts: string[] = [];
-    for await (const part of exportText(db)) parts.push(part);
-    return JSON.parse(parts.join('')) as Logbook;
-  });
 }
 
 const same = (a: object, b: object): boolean => canonical(a) === canonical(b);

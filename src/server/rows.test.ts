@@ -9,7 +9,8 @@ import { readLogbook } from '../core/logbook/logbook';
 import type { Revision } from '../core/logbook/tables';
 import { type ServedStory, serveStory } from '../demo/servedStory';
 import { systemClock } from './clock';
-import { exportLogbook, loadLogbook, verifyChain } from './logbooks';
+import { exported } from './exported.testkit';
+import { loadLogbook, verifyChain } from './logbooks';
 import { openServices } from './services';
 
 const TODAY = '2026-11-23';
@@ -193,13 +194,13 @@ describe('the chain', () => {
   });
 
   it('comes back whole from its own export, with its history', async () => {
-    const exported = JSON.parse(JSON.stringify(await exportLogbook(story.services.database))) as unknown;
-    const read = readLogbook(exported);
+    const taken = await exported(story.services);
+    const read = readLogbook(taken);
     if (!read.ok) throw new Error(JSON.stringify(read.refusal));
     const clock = systemClock(TODAY);
     const again = await openServices(`file:${join(story.folder, 'again.db')}`, clock);
     await loadLogbook(again, read.value);
-    expect(JSON.parse(JSON.stringify(await exportLogbook(again.database)))).toEqual(exported);
+    expect(await exported(again)).toEqual(taken);
     await again.close();
   }, 60_000);
 

@@ -8,6 +8,7 @@ import { isHeadAgain, isTotal, isUnits, unitBelow, type RowLeftOut } from './lef
 import type { Lookups } from './lookups';
 import type { Mapping } from './mapping';
 import type { massUnitOf } from './numbers';
+import { isWorkedOut } from './workedOut';
 import { type Evidence, type Scored, decided, evidenceOf, scoreOf, tableOfFields } from './whichList';
 
 export interface Column {
@@ -30,6 +31,8 @@ export interface Matched {
   leftOut: readonly RowLeftOut[];
 }
 
+const keyOf = (heading: string): string => (isWorkedOut(heading) ? '' : headingKey(heading));
+
 const HEADINGS_AMONG = 12;
 const LOOKED_AT = 60;
 
@@ -46,12 +49,14 @@ function guess(
   lookups: Lookups,
   only: SheetTable | null,
 ): Guess {
-  const keys = headings.map(headingKey);
+  const keys = headings.map(keyOf);
   const cellsOf = (rows: readonly SheetRow[], column: number): Cell[] =>
     rows.map(({ cells }) => cells[column] ?? EMPTY_CELL);
   const sample = below.slice(0, LOOKED_AT);
-  const contents = keys.map((_, column) =>
-    columnContents(cellsOf(sample, column), headings[column] ?? '', lookups),
+  const contents = headings.map((heading, column) =>
+    isWorkedOut(heading)
+      ? { kinds: [], carried: null }
+      : columnContents(cellsOf(sample, column), heading, lookups),
   );
   const candidates = (only === null ? SHEET_TABLES : [only]).map((table) => {
     const fields = withContent(table, byHeadings(table, keys, contents), keys, contents);
@@ -124,7 +129,7 @@ export function matchSheet(sheet: Sheet, lookups: Lookups, mapping: Mapping): Ma
   for (const head of headsOf(filled)) {
     const below = filled.slice(head.from).filter((row) => !isTotal(row));
     const found = guess(head.headings, below, sheet.name, lookups, said);
-    const keys = head.headings.map(headingKey);
+    const keys = head.headings.map(keyOf);
     const named = Math.max(
       ...SHEET_TABLES.map((table) => byHeadings(table, keys).filter((field) => field !== null).length),
     );

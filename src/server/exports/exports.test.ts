@@ -13,7 +13,8 @@ import { plannedOf } from '../imports/plan';
 import { readSheets } from '../imports/readSheets';
 import { unzipped } from '../imports/unzip';
 import { exported } from '../exported.testkit';
-import { outSheets } from './tables';
+import { added, entry, machine, openCompany, site } from '../company.testkit';
+import { type OutSheet, outSheets } from './tables';
 import { csvOf, workbookOf, zipOf } from './write';
 
 let story: ServedStory;
@@ -24,7 +25,7 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => story.close());
 
-const taken = (scope: object): Promise<Logbook> => exported(story.services.database.db, scope);
+const taken = (scope: object): Promise<Logbook> => exported(story.services, scope);
 
 describe('a part of the logbook', () => {
   it('of a site holds its machines with all their entries, and nothing of others', async () => {
@@ -58,7 +59,8 @@ describe('a part of the logbook', () => {
 });
 
 describe('tables', () => {
-  const sheetsOf = (tables = OUT_TABLES) => outSheets(story.services.database.db, {}, tables);
+  const sheetsOf = (tables = OUT_TABLES) =>
+    outSheets(story.services.database.db, story.services.clock, {}, tables);
 
   it('of machines, gas and inspections are all known when they are brought in again', async () => {
     const known = knownOfFile(whole, systemClock('2026-11-23'));
@@ -99,6 +101,58 @@ describe('tables', () => {
     expect([preview.ready, preview.faulty]).toEqual([0, []]);
   });
 
+  it('give each row of gas its refrigerant, full charge and rate, one unit a column, and filters over all', async () => {
+    const company = await openCompany();
+    await company.addSite(site('s'));
+    await company.addMachine(machine('m', 's', { name: 'Rack 1', installedOn: '2020-01-01' }), 100);
+    await company.services.appending.append([
+      added('a', 'm', 10, { on: '2026-01-01' }),
+      entry('r', 'm', {
+        kind: 'refrigerantRecovered',
+        mass: { value: 2, unit: 'kg' },
+        reason: 'repair',
+        on: '2026-02-01',
+      }),
+      added('b', 'm', 0, { on: '2026-06-30', mass: null, massUnknown: 'scale broken' }),
+    ]);
+    const { database, clock } = company.services;
+    const [gas] = await outSheets(database.db, clock, {}, ['gas']);
+    const told = gas?.rows.map((row) =>
+      Object.fromEntries(
+        gas.head.map((heading, column) => [heading.replace(' (worked out)', ''), row[column]]),
+      ),
+    );
+    // 10 lb of 100 lb, more than a year after the installation: 10 % a year; 1 lb is 0.45359237 kg.
+    const charge = { 'Full charge, kg': 45.3592, 'Full charge, lb': 100, Refrigerant: 'R-448A' };
+    expect(told).toMatchObject([
+      { ...charge, 'Amount, kg': 4.5359, 'Amount, lb': 10, 'Leak rate, % a year': 10, 'Limit, % a year': 20 },
+      {
+        ...charge,
+        Amount: 2,
+        Unit: 'kg',
+        'Amount, kg': 2,
+        'Amount, lb': 4.4092,
+        'Leak rate, % a year': null,
+      },
+      {
+        ...charge,
+        Amount: 'not weighed: scale broken',
+        'Amount, kg': null,
+        'Leak rate, % a year': 'cannot be judged',
+      },
+    ]);
+    // Of a part of the logbook the rates are those of the whole.
+    const [part] = await outSheets(database.db, clock, { from: '2026-06-01' }, ['gas']);
+    expect(part?.rows).toEqual(gas?.rows.slice(2));
+    const book = await unzipped(await workbookOf([gas as OutSheet]), {
+      total: 1e8,
+      entries: 99,
+      wants: () => true,
+    });
+    expect(book.get('xl/worksheets/sheet1.xml')?.toString()).toContain('<autoFilter ref="A1:R4"/>');
+    await company.close();
+  });
+
   it('never hand a formula to a spreadsheet, and keep numbers below zero', () => {
     const text = csvOf({
       name: 'gas',
@@ -127,7 +181,8 @@ describe('the zip', () => {
     ]);
     writeFileSync(join(folder, file), 'picture');
     const parts: Buffer[] = [];
-    for await (const part of zipOf(story.services.database.db, {}, folder)) parts.push(part as Buffer);
+    for await (const part of zipOf(story.services.database.db, story.services.clock, {}, folder))
+      parts.push(part as Buffer);
     const found = await unzipped(Buffer.concat(parts), { total: 1e9, entries: 100, wants: () => true });
     expect(readLogbook(JSON.parse(found.get('logbook.json')?.toString() ?? '')).ok).toBe(true);
     // What is named and not there is left out, and the rest comes all the same.

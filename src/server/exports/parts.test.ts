@@ -26,7 +26,7 @@ async function loaded(logbook: Logbook): Promise<(scope: object) => Promise<Logb
   const company = await openCompany();
   onTestFinished(() => company.close());
   await loadLogbook(company.services, logbook);
-  return (scope) => exported(company.services.database.db, scope);
+  return (scope) => exported(company.services, scope);
 }
 
 it('of random logbooks, the part of an owner reads again and stands as it stood', async () => {
@@ -93,7 +93,7 @@ it('lists of random logbooks are all known when they are brought in again', asyn
   await loadLogbook(company.services, all);
   const known = knownOfFile(all, systemClock('2028-01-01'));
   for (const table of ['gas', 'inspections', 'machines'] as const) {
-    const [sheet] = await outSheets(company.services.database.db, {}, [table]);
+    const [sheet] = await outSheets(company.services.database.db, company.services.clock, {}, [table]);
     if (!sheet) throw new Error(table);
     const read = await readSheets(Buffer.from(csvOf(sheet)));
     const { preview } = plannedOf(read, known, {}, `${table}.csv`, SHIPPED_PACKS);

@@ -5,11 +5,15 @@ import { leakLabels } from '../../core/logbook/leakLabels';
 import { deadIds, entriesByMachine } from '../../core/logbook/order';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../../core/logbook/tables';
 import type { Names } from '../../words/names';
+import { packsWith } from '../../core/rules/amend';
+import { type Packs, SHIPPED_PACKS } from '../../core/rules/packs/shipped';
+import type { Clock } from '../clock';
 import type { Tables } from '../store/database';
 import { Store } from '../store/store';
 import { isWithdrawn } from '../store/withdrawn';
 import type { Day } from '../../core/quantity/day';
-import { scopeOf, todayOf } from './scope';
+import { type GasFacts, gasFacts } from './gasFacts';
+import { scopeOf } from './scope';
 
 export interface Read {
   sites: Map<string, Site>;
@@ -19,13 +23,16 @@ export interface Read {
   cylinders: Map<string, Cylinder>;
   /** living ones, in the order in which they were accepted */
   entries: Entry[];
+  /** what stands beside gas that moved at a machine on a day */
+  gasFactsOn: (entry: Entry) => GasFacts | null;
   names: Map<string, Names>;
   today: (site: Site) => Day;
 }
 
-export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
+export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Promise<Read> {
   const store = new Store(db);
-  const scope = await scopeOf(db, store, asked);
+  const today = (site: Site): Day => clock.todayIn(site.timezone);
+  const scope = await scopeOf(db, store, clock, asked);
   const rows = async <Row extends { id: string }>(
     table: 'sites' | 'people' | 'appliances' | 'cylinders',
     holds: (row: Row) => boolean,
@@ -38,20 +45,25 @@ export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
     return found;
   };
   const entries: Entry[] = [];
+  const all: Entry[] = [];
   for await (const document of store.documents('entries')) {
     const entry = JSON.parse(document) as Entry;
+    all.push(entry);
     if (scope.entry(entry.id)) entries.push(entry);
   }
   const cylinders = await rows<Cylinder>('cylinders', scope.cylinder);
   const bottles = new Map([...cylinders.values()].map(({ id, serial }) => [id, serial]));
   const dead = deadIds(entries);
+  const sites = await rows<Site>('sites', scope.site);
+  const machines = await rows<Appliance>('appliances', scope.appliance);
   return {
-    sites: await rows<Site>('sites', scope.site),
+    sites,
     owners: new Map((await store.owners()).map((owner) => [owner.id, owner])),
     people: await rows<Person>('people', scope.person),
-    today: todayOf,
-    machines: await rows<Appliance>('appliances', scope.appliance),
+    today,
+    machines,
     cylinders,
+    gasFactsOn: factsOf(all, machines, sites, today, packsWith(SHIPPED_PACKS, await store.amendments())),
     entries: entries.filter(({ id, kind }) => !dead.has(id) && kind !== 'void'),
     names: new Map(
       [...entriesByMachine(entries)].map(([id, own]) => [
@@ -59,5 +71,30 @@ export async function readOut(db: Tables, asked: ExportScope): Promise<Read> {
         { parts: new Map(), leaks: leakLabels(own), bottles },
       ]),
     ),
+  };
+}
+
+/** Each machine is folded once, when its first movement is asked for. */
+function factsOf(
+  all: readonly Entry[],
+  machines: ReadonlyMap<string, Appliance>,
+  sites: ReadonlyMap<string, Site>,
+  today: (site: Site) => Day,
+  packs: Packs,
+): Read['gasFactsOn'] {
+  const dead = deadIds(all);
+  const byMachine = entriesByMachine(all);
+  const found = new Map<string, ReadonlyMap<string, GasFacts>>();
+  return ({ applianceId, on }) => {
+    const appliance = machines.get(applianceId ?? '');
+    const site = appliance && sites.get(appliance.siteId);
+    if (!appliance || !site) return null;
+    let facts = found.get(appliance.id);
+    if (!facts) {
+      const entries = byMachine.get(appliance.id) ?? [];
+      facts = gasFacts({ appliance, site, entries, dead, today: today(site), packs });
+      found.set(appliance.id, facts);
+    }
+    return facts.get(on) ?? null;
   };
 }

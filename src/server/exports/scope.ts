@@ -5,7 +5,7 @@ import { deadIds } from '../../core/logbook/order';
 import { ownerOn } from '../../core/logbook/ownership';
 import type { Appliance, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
 import type { Day } from '../../core/quantity/day';
-import { systemClock } from '../clock';
+import type { Clock } from '../clock';
 import type { Tables } from '../store/database';
 import type { Store } from '../store/store';
 
@@ -41,17 +41,11 @@ const ALL: Scope = {
   row: () => true,
 };
 
-export const todayOf = (site: Site): Day => systemClock(process.env['ABACUS_TODAY']).todayIn(site.timezone);
-
 const isWhole = (asked: ExportScope): boolean => Object.values(asked).every((value) => value === undefined);
 
-/** `todayAt`: whose a site is, is asked of today. */
-export async function scopeOf(
-  db: Tables,
-  store: Store,
-  asked: ExportScope,
-  todayAt: (site: Site) => Day = todayOf,
-): Promise<Scope> {
+/** Whose a site is, is asked of the clock's today. */
+export async function scopeOf(db: Tables, store: Store, clock: Clock, asked: ExportScope): Promise<Scope> {
+  const todayAt = (site: Site): Day => clock.todayIn(site.timezone);
   if (isWhole(asked)) return ALL;
   const sites = new Set<string>();
   const owners = new Set<string>(asked.owner === undefined ? [] : [asked.owner]);

@@ -1,14 +1,18 @@
 /** The logbook as tables for a spreadsheet: headed so that it can be brought in again, with every entry in words beside. */
 import type { ExportScope, OutTable } from '../../contract/exports';
-import type { Entry } from '../../core/logbook/entry';
+import type { Entry, EntryOf } from '../../core/logbook/entry';
 import { labelOf } from '../../core/logbook/leakLabels';
 import { ownerOn } from '../../core/logbook/ownership';
-import type { Mass } from '../../core/quantity/mass';
+import { type ExactGrams, type Mass, exactGrams, inUnit } from '../../core/quantity/mass';
 import { massSystemOf } from '../../core/rules/massSystem';
 import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS, PACK_WORDS } from '../../words/codes';
 import { methodWords } from '../../words/leaks';
+import { limitWords, rateFigure } from '../../words/rod';
+import { workedOut } from '../../sheets/workedOut';
 import { entryTitle, sentenceOf } from '../../record/sentence';
+import type { Clock } from '../clock';
 import type { Tables } from '../store/database';
+import type { GasFacts } from './gasFacts';
 import { type Read, readOut } from './readOut';
 
 /** A day is written as such: a spreadsheet then sorts and counts it. */
@@ -34,6 +38,33 @@ const weight = (mass: Mass | null | undefined): [OutCell, OutCell] => [
   mass?.value ?? null,
   mass?.unit ?? null,
 ];
+
+const GAS_WORKED_OUT = [
+  'Amount, kg',
+  'Amount, lb',
+  'Full charge, kg',
+  'Full charge, lb',
+  'Leak rate, % a year',
+  'Limit, % a year',
+];
+
+/** Each in one unit, so that a spreadsheet can add it up; what a rate is no figure of is said in words. */
+function gasWorkedOut(
+  { kind, mass }: EntryOf<'refrigerantAdded' | 'refrigerantRecovered'>,
+  facts: GasFacts | null,
+): OutCell[] {
+  const inBoth = (exact: ExactGrams | null): OutCell[] => [
+    exact && inUnit(exact, 'kg'),
+    exact && inUnit(exact, 'lb'),
+  ];
+  const rate = kind === 'refrigerantAdded' ? facts?.rate : null;
+  return [
+    ...inBoth(mass ? exactGrams(mass) : null),
+    ...inBoth(facts?.fullCharge ?? null),
+    !rate ? null : rate.percent !== null && rate.bound === null ? rate.percent : rateFigure(rate),
+    !rate ? null : (rate.limit?.percent ?? limitWords(rate)),
+  ];
+}
 
 const MAKE: Record<OutTable, Make> = {
   machines: (read) => {
@@ -76,9 +107,11 @@ const MAKE: Record<OutTable, Make> = {
       'Date',
       'Site',
       'Machine',
+      'Refrigerant',
       'Kind',
       'Amount',
       'Unit',
+      ...GAS_WORKED_OUT.map(workedOut),
       'Reason',
       'Bottle',
       'Leak',
@@ -88,13 +121,16 @@ const MAKE: Record<OutTable, Make> = {
     rows: read.entries.flatMap((entry): OutCell[][] => {
       if (entry.kind !== 'refrigerantAdded' && entry.kind !== 'refrigerantRecovered') return [];
       const names = read.names.get(entry.applianceId);
+      const facts = read.gasFactsOn(entry);
       const leak = entry.kind === 'refrigerantAdded' ? entry.leakId : null;
       return [
         [
           day(entry.on),
           ...placeOf(read, entry.applianceId),
+          facts === null ? null : (facts.refrigerant ?? 'unknown'),
           entry.kind === 'refrigerantAdded' ? 'added' : 'recovered',
           ...(entry.mass ? weight(entry.mass) : [`not weighed: ${entry.massUnknown ?? ''}`, null]),
+          ...gasWorkedOut(entry, facts),
           entry.reason,
           text(read.cylinders.get(entry.cylinderId ?? '')?.serial ?? entry.cylinderId),
           text(leak == null ? null : names ? labelOf(names.leaks, leak) : leak),
@@ -214,9 +250,10 @@ function said(read: Read, entry: Entry): string {
 /** The tables that are asked for, as of one moment. */
 export async function outSheets(
   db: Tables,
+  clock: Clock,
   asked: ExportScope,
   tables: readonly OutTable[],
 ): Promise<OutSheet[]> {
-  const read = await readOut(db, asked);
+  const read = await readOut(db, clock, asked);
   return tables.map((name) => ({ name, ...MAKE[name](read) }));
 }

@@ -7,6 +7,7 @@ export interface TableTask {
   scope: ExportScope;
   tables: readonly OutTable[];
   format: 'csv' | 'xlsx';
+  fixedToday: string | null;
 }
 
 const WORK = new URL('./threadWork.ts', import.meta.url);

@@ -6,6 +6,7 @@ import Papa from 'papaparse';
 import writeExcelFile from 'write-excel-file/node';
 import yazl from 'yazl';
 import type { ExportScope } from '../../contract/exports';
+import type { Clock } from '../clock';
 import { exportText } from '../logbooks';
 import { LOGBOOK_NAME } from '../imports/planFile';
 import type { Tables } from '../store/database';
@@ -23,6 +24,20 @@ export const csvOf = ({ head, rows }: OutSheet): string =>
 
 const WIDTH = 18;
 const midnightOf = (day: string): Date => new Date(`${day}T00:00:00Z`);
+
+/** A filter over the heading of each sheet; the package has none of its own. */
+const withFilter = (sheet: string, { head, rows }: OutSheet): string =>
+  sheet.replace(
+    '</sheetData>',
+    `</sheetData><autoFilter ref="A1:${columnName(head.length)}${String(rows.length + 1)}"/>`,
+  );
+
+/** `columnName(28)` // => 'AB' */
+function columnName(column: number): string {
+  const [before, letter] = [Math.floor((column - 1) / LETTERS), (column - 1) % LETTERS];
+  return `${before > 0 ? columnName(before) : ''}${String.fromCharCode('A'.charCodeAt(0) + letter)}`;
+}
+const LETTERS = 26;
 
 export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
   const written = writeExcelFile(
@@ -43,16 +58,32 @@ export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
         ),
       ],
     })),
+    {
+      features: [
+        {
+          files: {
+            transform: {
+              'xl/worksheets/sheet{id}.xml': {
+                transform: (text, _options, { sheetIndex }) => {
+                  const sheet = sheets[sheetIndex];
+                  return sheet ? withFilter(text, sheet) : text;
+                },
+              },
+            },
+          },
+        },
+      ],
+    },
   );
   return written.toBuffer();
 }
 
 /** `folder`: where attachments stand. Those that the logbook names and that are there lie beside it. */
-export function zipOf(db: Tables, asked: ExportScope, folder: string): NodeJS.ReadableStream {
+export function zipOf(db: Tables, clock: Clock, asked: ExportScope, folder: string): NodeJS.ReadableStream {
   const zip = new yazl.ZipFile();
   const named = new Set<string>();
   async function* text(): AsyncGenerator<string> {
-    for await (const piece of exportText(db, asked)) {
+    for await (const piece of exportText(db, clock, asked)) {
       for (const [file] of piece.matchAll(/[0-9a-f]{64}\.(?:jpg|pdf)/g)) named.add(file);
       yield piece;
     }

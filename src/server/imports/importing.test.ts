@@ -3,11 +3,11 @@ import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ImportState } from '../../contract/imports';
-import type { Logbook } from '../../core/logbook/logbook';
 import { holdFiles } from '../attachments';
 import { type Company, added, charged, machine, openCompany, site } from '../company.testkit';
 import { zipOf } from '../exports/write';
-import { exportLogbook, loadLogbook, verifyChain } from '../logbooks';
+import { exported } from '../exported.testkit';
+import { loadLogbook, verifyChain } from '../logbooks';
 
 // Each file is read by a process of its own: on a busy machine several of them take their time.
 vi.setConfig({ testTimeout: 90_000 });
@@ -307,7 +307,7 @@ describe('another logbook', () => {
       [{ table: 'sites', id: 't', row: site('t', { name: 'Pier 20', address: '1 Quay' }) }],
       { by: 'p', why: 'asked' },
     );
-    const logbook = JSON.parse(JSON.stringify(await exportLogbook(other.services.database))) as Logbook;
+    const logbook = await exported(other.services);
     await other.close();
     const state = await planned(JSON.stringify(logbook), 'other.json');
     expect(state.preview).toMatchObject({ kind: 'logbook', faulty: [] });
@@ -349,7 +349,9 @@ describe('another logbook', () => {
       reason: 'our contract says so',
       by: 'p',
     });
-    const zip = await buffer(zipOf(other.services.database.db, {}, other.services.photos.folder) as Readable);
+    const zip = await buffer(
+      zipOf(other.services.database.db, other.services.clock, {}, other.services.photos.folder) as Readable,
+    );
     await other.close();
     // Eight percent a year: within the law's twenty, and over the contract's five.
     await company.services.appending.append([added('g', 'm', 8)]);
@@ -373,7 +375,7 @@ describe('another logbook', () => {
     expect(await verifyChain(database)).toMatchObject({ intact: true });
     expect((await planned(zip, 'other.zip')).preview).toMatchObject({ ready: 0 });
     // A round through the file keeps them once.
-    const whole = await exportLogbook(database);
+    const whole = await exported(company.services);
     const third = await openCompany();
     await loadLogbook(third.services, whole);
     expect((await third.services.store.amendments()).map(({ value }) => value)).toEqual([5]);

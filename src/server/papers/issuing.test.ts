@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
 import type { PaperRequest } from '../../contract/papers';
 import { type Company, added, entry, machine, openCompany, site } from '../company.testkit';
-import { verifyChain, exportLogbook, loadLogbook } from '../logbooks';
+import { exported } from '../exported.testkit';
+import { loadLogbook, verifyChain } from '../logbooks';
 import { readLogbook } from '../../core/logbook/logbook';
 
 let company: Company;
@@ -85,7 +86,7 @@ describe('issuing', () => {
   it('is sealed, kept with the logbook, and what was altered is found', async () => {
     const { database } = company.services;
     expect(await verifyChain(database)).toMatchObject({ intact: true });
-    const read = readLogbook(JSON.parse(JSON.stringify(await exportLogbook(database))));
+    const read = readLogbook(await exported(company.services));
     if (!read.ok) throw new Error('no logbook');
     const other = await openCompany();
     await loadLogbook(other.services, read.value);

@@ -21,7 +21,14 @@ function asked<Schema extends z.ZodType>(schema: Schema, query: unknown): z.infe
   return read.data;
 }
 
-export const fileHandlers = ({ photos, database, issuing, calendars, labels }: Services): FileHandlers => ({
+export const fileHandlers = ({
+  photos,
+  database,
+  clock,
+  issuing,
+  calendars,
+  labels,
+}: Services): FileHandlers => ({
   paperFile: async (request, response, next) => {
     const file = await issuing.fileOf(String(request.params['id']));
     if (file === null) throw notFound('document');
@@ -49,23 +56,35 @@ export const fileHandlers = ({ photos, database, issuing, calendars, labels }: S
   logbook: async (request, response) => {
     const scope = asked(exportQuery, request.query);
     response.attachment('green-abacus-logbook.json').type('json');
-    await database.snapshot((db) => pipeline(Readable.from(exportText(db, scope)), response));
+    await database.snapshot((db) => pipeline(Readable.from(exportText(db, clock, scope)), response));
   },
   logbookZip: async (request, response) => {
     const scope = asked(exportQuery, request.query);
     response.attachment('green-abacus-logbook.zip').type('zip');
-    await database.snapshot((db) => pipeline(zipOf(db, scope, photos.folder), response));
+    await database.snapshot((db) => pipeline(zipOf(db, clock, scope, photos.folder), response));
   },
   workbook: async (request, response) => {
     const scope = asked(exportQuery, request.query);
-    const bytes = await tablesFile({ url: database.url, scope, tables: OUT_TABLES, format: 'xlsx' });
+    const bytes = await tablesFile({
+      url: database.url,
+      scope,
+      tables: OUT_TABLES,
+      format: 'xlsx',
+      fixedToday: clock.fixedToday,
+    });
     response.attachment('green-abacus.xlsx').type('xlsx').send(bytes);
   },
   tableFile: async (request, response) => {
     const table = OUT_TABLES.find((each) => each === request.params['table']);
     if (!table) throw notFound('table');
     const scope = asked(exportQuery, request.query);
-    const bytes = await tablesFile({ url: database.url, scope, tables: [table], format: 'csv' });
+    const bytes = await tablesFile({
+      url: database.url,
+      scope,
+      tables: [table],
+      format: 'csv',
+      fixedToday: clock.fixedToday,
+    });
     response.attachment(`green-abacus-${table}.csv`).type('csv').send(bytes);
   },
 });

@@ -6,7 +6,8 @@ import type { Entry } from '../../core/logbook/entry';
 import { type ApplianceStanding, logbookStandings } from '../../core/rules/standingDocument';
 import { dayOf } from '../../core/quantity/day';
 import { systemClock } from '../clock';
-import { exportLogbook, verifyChain } from '../logbooks';
+import { exported } from '../exported.testkit';
+import { verifyChain } from '../logbooks';
 import { HttpProblem } from '../problem';
 import { type Services, openServices } from '../services';
 import { type Link, firstBreak } from './seal';
@@ -177,7 +178,7 @@ it('gives the same standing as compute does for the exported logbook', async () 
   await services.appending.append([
     topOff('w', 4, { on: '2026-08-02', supersedes: 'y', correctionReason: 'wrong day' }),
   ]);
-  const computed = logbookStandings(await exportLogbook(services.database), dayOf(TODAY));
+  const computed = logbookStandings(await exported(services), dayOf(TODAY));
   for (const each of computed.appliances)
     expect(await standing(each.id)).toEqual(JSON.parse(JSON.stringify(each)));
 });
