@@ -6,6 +6,10 @@ import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
 import { type AdditionRate, PERCENT_SCALE } from '../core/rules/leakRate';
 import { stateOf } from '../core/rules/obligation';
 import { recordGaps } from '../core/rules/recordGaps';
+import type { CaseStanding } from '../core/rules/caseDeadlines';
+import type { Leak } from '../core/rules/leaks';
+import { labelOf } from '../core/logbook/leakLabels';
+import { listAnd } from '../words/list';
 import type { Standing } from '../core/rules/standing';
 import { unjudgedSummary } from '../core/rules/summary';
 import { unjudged } from '../core/rules/unjudged';
@@ -111,7 +115,7 @@ export function machineRecord(view: FoldedMachine, beside: Beside, period: Perio
       additions.length === 0
         ? null
         : wide('Leak rate at each addition', additionsTable(standing, additions, system)),
-      wide('Cases', casesTable(standing, period)),
+      wide('Cases', casesTable(view, period)),
       wide(
         'Duties',
         tableOr(
@@ -179,7 +183,7 @@ export const additionsTable = (
     }),
   );
 
-const casesTable = (standing: Standing, period: Period): Content =>
+const casesTable = ({ standing, names }: FoldedMachine, period: Period): Content =>
   tableOr(
     unjudged(standing) === null ? 'No case.' : 'Whether a case should run cannot be judged.',
     'Cases',
@@ -197,9 +201,33 @@ const casesTable = (standing: Standing, period: Period): Content =>
           ? `closed ${dayWords(each.case.closedOn)}: ${CLOSED_WORDS[each.case.closedBecause]}`
           : CASE_STATE_WORDS[each.state],
         dayWords(each.repairDue),
-        each.initialPassedOn === null ? '–' : dayWords(each.initialPassedOn),
-        each.followUpPassedOn === null ? '–' : dayWords(each.followUpPassedOn),
+        passedWords(
+          each,
+          each.initialPassedOn,
+          (leak) => leak.firstPassOn,
+          names,
+          each.case.pack.firstTestNeeded,
+        ),
+        passedWords(each, each.followUpPassedOn, (leak) => leak.verifiedOn, names, true),
       ]),
   );
+
+/** The day on which all of a case had passed; until then each leak that has, and those that have not. */
+function passedWords(
+  { case: { leaks, closedOn } }: CaseStanding,
+  allOn: Day | null,
+  passedOn: (leak: Leak) => Day | null,
+  { leaks: labels }: FoldedMachine['names'],
+  needed: boolean,
+): string {
+  if (allOn !== null) return dayWords(allOn);
+  const passed = leaks.flatMap((leak) => {
+    const day = passedOn(leak);
+    return day === null ? [] : `${dayWords(day)} (${labelOf(labels, leak.id)})`;
+  });
+  if (passed.length === 0) return closedOn !== null ? 'none' : needed ? 'not yet' : 'none needed';
+  const open = leaks.filter((leak) => passedOn(leak) === null);
+  return `${passed.join(', ')}; not yet ${listAnd(open.map(({ id }) => labelOf(labels, id)))}`;
+}
 
 const dateOr = (date: string | null | undefined): string => (date == null ? 'not recorded' : dateWords(date));
