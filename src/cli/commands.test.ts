@@ -40,6 +40,9 @@ describe('issue', () => {
     const text = spawnSync('pdftotext', ['-layout', path('a.pdf'), '-'], { encoding: 'utf8' }).stdout;
     expect(text).toContain('as of 13 Nov 2026');
     expect(text).toContain('38 % a year');
+    // It has a number, and nobody can look that number up.
+    expect(text).toMatch(/Number: +LR-[0-9A-Z]{6}, version 1/);
+    expect(text).toContain('not registered: no logbook knows it under this number');
   });
 
   it.each([

@@ -1,4 +1,5 @@
 /** Serves the app on this machine only: there are no accounts yet, so nobody else may reach it. */
+import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { createApp } from './app';
 import { systemClock } from './clock';
@@ -30,7 +31,9 @@ const server = createApp(services, join(process.cwd(), 'dist'), hosts).listen(po
   // Whoever asks first in the morning finds the day turned already.
   setInterval(turnOver, TURN_EVERY_MS).unref();
   turnOver();
-  console.log(`Green Abacus is at http://${HOST}:${String(port)}`);
+  // Port 0 asks for any that is free.
+  const { port: given } = server.address() as AddressInfo;
+  console.log(`Green Abacus is at http://${HOST}:${String(given)}`);
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {

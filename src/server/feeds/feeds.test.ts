@@ -72,6 +72,24 @@ describe('a calendar behind its address', () => {
     expect(events.every(({ sequence }) => sequence === 0)).toBe(true);
   });
 
+  it('gives the address of the site as the place, where one is recorded', async () => {
+    const { calendars, rows, store } = story.services;
+    const feed = await calendars.make({ id: 'f0', scope: 'site', of: 'fish-hall', by: 'marit' });
+    const placesOf = async () => [...new Set((await eventsOf(feed.token)).map(({ location }) => location))];
+    const site = await store.site('fish-hall');
+    if (!site) throw new Error('no hall');
+    const put = (address: string | null) =>
+      rows.change([{ table: 'sites', id: site.id, row: { ...site, address } }], {
+        by: 'marit',
+        why: 'asked',
+      });
+    await put('1 Auction Lane\nAlmery');
+    expect(await placesOf()).toEqual([`${site.name}, 1 Auction Lane, Almery`]);
+    await put(null);
+    expect(await placesOf()).toEqual([site.name]);
+    await put(site.address ?? null);
+  });
+
   it('cancels a duty that was done, in the next look', async () => {
     const { calendars, appending, board } = story.services;
     const feed = await calendars.make({ id: 'f2', scope: 'company', by: 'marit' });
