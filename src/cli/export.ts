@@ -10,6 +10,7 @@ import { outSheets } from '../server/exports/tables';
 import { csvOf, workbookOf, zipOf } from '../server/exports/write';
 import { exportText } from '../server/logbooks';
 import type { Services } from '../server/services';
+import { staysOutWords } from '../words/staysOut';
 import { ATTACHMENTS } from './dataFolder';
 import { errorText, fail } from './exit';
 import { openData } from './openData';
@@ -99,6 +100,7 @@ async function main(): Promise<void> {
   try {
     await streamOf(services, given, (from) => pipeline(from, createWriteStream(aside)));
     renameSync(aside, given.out);
+    process.stderr.write(`What stays out: ${staysOutWords(given.scope).join('; ')}.\n`);
   } catch (error) {
     rmSync(aside, { force: true });
     fail(`${given.out} was not written: ${errorText(error)}`);

@@ -135,7 +135,7 @@ export function withId(entry: Omit<Entry, 'id'>, intake: Intake): Entry {
   const ordinal = (taken.get(fact) ?? 0) + 1;
   taken.set(fact, ordinal);
   const made = { ...entry, id: entryId(intake, fact, String(ordinal)) } as Entry;
-  facts.set(made, { fact, ordinal });
+  facts.set(made.id, { fact, ordinal });
   return made;
 }
 
@@ -155,7 +155,7 @@ function knownFactsOf(machine: string, { lookups, knownFacts }: Intake): Readonl
 /** There already: brought in before (be it corrected since), or written by hand. */
 function isKnown(entry: Entry, intake: Intake): boolean {
   if (intake.lookups.known.hasEntry(entry.id)) return true;
-  const said = intake.facts.get(entry);
+  const said = intake.facts.get(entry.id);
   return (
     said !== undefined && (knownFactsOf(entry.applianceId ?? '', intake).get(said.fact) ?? 0) >= said.ordinal
   );

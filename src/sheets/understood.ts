@@ -34,7 +34,7 @@ export interface Intake {
   /** how often this import has said a fact so far */
   taken: Map<string, number>;
   /** what each entry of this import says, and the how-manieth of its kind it is */
-  facts: WeakMap<Entry, { fact: string; ordinal: number }>;
+  facts: Map<string, { fact: string; ordinal: number }>;
   /** how often the logbook says each fact of a machine */
   knownFacts: Map<string, ReadonlyMap<string, number>>;
   /** rows of logs by all that stands in them, with the number of the first */

@@ -46,22 +46,25 @@ describe('automatic detection, of 1,500 lb and more', () => {
 });
 
 describe('the second test of a leak for which the machine was evacuated', () => {
-  const due = (...days: string[]) =>
-    caseOf(
-      documentOf(
-        [
-          gas('2026-03-01'),
-          topOff('2026-06-01', 12),
-          found('2026-06-02'),
-          repaired('2026-06-03', 'k1', true),
-          initialPass('2026-06-04'),
-          ...days.map(normal),
-          followUpPass('2026-06-10'),
-        ],
-        '2026-11-23',
-        HFC,
-      ),
-    )?.followUpDue;
+  const told = (...days: string[]) =>
+    documentOf(
+      [
+        gas('2026-03-01'),
+        topOff('2026-06-01', 12),
+        found('2026-06-02'),
+        repaired('2026-06-03', 'k1', true),
+        initialPass('2026-06-04'),
+        ...days.map(normal),
+        followUpPass('2026-06-10'),
+      ],
+      '2026-11-23',
+      HFC,
+    );
+  const due = (...days: string[]) => caseOf(told(...days))?.followUpDue;
+  const fromNormalOperation = (...days: string[]) =>
+    told(...days).obligations.flatMap(({ why }) =>
+      why.rule === 'followUpDays' ? why.fromNormalOperation : [],
+    );
   it.each([
     ['before the first test: of an earlier time', '2026-06-03', '2026-06-14'],
     ['on its day', '2026-06-04', '2026-06-14'],
@@ -70,6 +73,10 @@ describe('the second test of a leak for which the machine was evacuated', () => 
     ['after it: too late to matter', '2026-06-11', '2026-06-14'],
   ])('counts from normal operation %s', (_, day, expected) => {
     expect(due(day)).toBe(expected);
+  });
+  it('says from which of the two it counts', () => {
+    expect([fromNormalOperation(), fromNormalOperation('2026-06-03')]).toEqual([[false], [false]]);
+    expect([fromNormalOperation('2026-06-04'), fromNormalOperation('2026-06-05')]).toEqual([[true], [true]]);
   });
   it('counts from the first day of normal operation', () => {
     expect(due('2026-06-05', '2026-06-07')).toBe('2026-06-15');

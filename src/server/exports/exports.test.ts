@@ -7,6 +7,7 @@ import { OUT_TABLES } from '../../contract/exports';
 import { type Logbook, readLogbook } from '../../core/logbook/logbook';
 import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
 import { type ServedStory, serveStory } from '../../demo/servedStory';
+import { staysOutWords } from '../../words/staysOut';
 import { systemClock } from '../clock';
 import { knownOfFile } from '../imports/fileKnown';
 import { plannedOf } from '../imports/plan';
@@ -48,6 +49,23 @@ describe('a part of the logbook', () => {
       from: '2026-11-01',
       to: '2026-11-23',
     });
+  });
+
+  it('leaves out what it says stays: of an owner instruments too, of a period only issued documents', async () => {
+    const told = (part: Logbook) => ['x-issued', 'x-instruments'].map((key) => key in part);
+    const gauge = { id: 'gauge', name: 'gauge', dimension: 'pressure', offset: 0 } as const;
+    await story.services.rows.change([{ table: 'instruments', id: 'gauge', row: gauge }], {
+      by: 'marit',
+      why: null,
+    });
+    const request = { document: 'fullCharge', machine: 'rack-a' } as const;
+    await story.services.issuing.issue({ id: 'paper', request, by: 'marit', to: 'the owner', answers: {} });
+    expect(told(await taken({}))).toEqual([true, true]);
+    expect(told(await taken({ from: '2026-11-01' }))).toEqual([false, true]);
+    expect(told(await taken({ site: 'fish-hall' }))).toEqual([false, false]);
+    expect(staysOutWords({ from: '2026-11-01' }).join()).not.toContain('instruments');
+    expect(staysOutWords({ site: 'fish-hall' }).join()).toMatch(/instruments.*Documents that were issued/);
+    expect(staysOutWords({}).join()).not.toMatch(/instruments|issued/);
   });
 
   it('of an owner holds the owner’s sites', async () => {

@@ -2,6 +2,7 @@
 import { Fragment, useState } from 'react';
 import { OUT_TABLES, type ExportScope, type OutTable } from '../../contract/exports';
 import { parseDay } from '../../core/quantity/day';
+import { staysOutWords } from '../../words/staysOut';
 import { exportAddress } from '../data/exportAddress';
 import { useOwners } from '../data/queries';
 import { SiteChoice } from '../forms/SiteChoice';
@@ -101,12 +102,23 @@ export default function ExportPage() {
       </Section>
       <Section title="To be read again">
         <ul>
-          {link('/logbook', 'Logbook (JSON)', 'the open format: rows, entries and their seals')}
+          {link(
+            '/logbook',
+            'Logbook (JSON)',
+            'the open format: rows, entries and their seals; photos and documents by their names alone',
+          )}
           {link(
             '/logbook.zip',
             'Logbook with photos and documents (zip)',
             'the same, with everything that is attached',
           )}
+        </ul>
+      </Section>
+      <Section title="What stays here">
+        <ul className="list-disc pl-5">
+          {staysOutWords(scope).map((words) => (
+            <li key={words}>{words}.</li>
+          ))}
         </ul>
       </Section>
     </Page>
