@@ -17,6 +17,7 @@ import {
   note,
   repaired,
   sceneOf,
+  standing,
   storyOf,
   topOff,
 } from '../testkit/facts';
@@ -46,23 +47,18 @@ describe('automatic detection, of 1,500 lb and more', () => {
 });
 
 describe('the second test of a leak for which the machine was evacuated', () => {
-  const told = (...days: string[]) =>
-    documentOf(
-      [
-        gas('2026-03-01'),
-        topOff('2026-06-01', 12),
-        found('2026-06-02'),
-        repaired('2026-06-03', 'k1', true),
-        initialPass('2026-06-04'),
-        ...days.map(normal),
-        followUpPass('2026-06-10'),
-      ],
-      '2026-11-23',
-      HFC,
-    );
-  const due = (...days: string[]) => caseOf(told(...days))?.followUpDue;
+  const facts = (...days: string[]): Fact[] => [
+    gas('2026-03-01'),
+    topOff('2026-06-01', 12),
+    found('2026-06-02'),
+    repaired('2026-06-03', 'k1', true),
+    initialPass('2026-06-04'),
+    ...days.map(normal),
+    followUpPass('2026-06-10'),
+  ];
+  const due = (...days: string[]) => caseOf(documentOf(facts(...days), '2026-11-23', HFC))?.followUpDue;
   const fromNormalOperation = (...days: string[]) =>
-    told(...days).obligations.flatMap(({ why }) =>
+    standing(facts(...days), '2026-11-23', HFC).obligations.flatMap(({ why }) =>
       why.rule === 'followUpDays' ? why.fromNormalOperation : [],
     );
   it.each([
