@@ -128,17 +128,6 @@ const gramsOf = remembered((typed: string): string => {
   return String(exactGrams({ value: Number(value), unit: unit as Mass['unit'] }));
 });
 
-/** The id of a fact of a list; two rows that say the same are two facts. */
-export function withId(entry: Omit<Entry, 'id'>, intake: Intake): Entry {
-  const { taken, facts } = intake;
-  const fact = factOf(entry);
-  const ordinal = (taken.get(fact) ?? 0) + 1;
-  taken.set(fact, ordinal);
-  const made = { ...entry, id: entryId(intake, fact, String(ordinal)) } as Entry;
-  facts.set(made.id, { fact, ordinal });
-  return made;
-}
-
 /** How often the logbook says each fact of a machine. */
 function knownFactsOf(machine: string, { lookups, knownFacts }: Intake): ReadonlyMap<string, number> {
   const before = knownFacts.get(machine);
@@ -152,14 +141,21 @@ function knownFactsOf(machine: string, { lookups, knownFacts }: Intake): Readonl
   return counts;
 }
 
-/** There already: brought in before (be it corrected since), or written by hand. */
-function isKnown(entry: Entry, intake: Intake): boolean {
-  if (intake.lookups.known.hasEntry(entry.id)) return true;
-  const said = intake.facts.get(entry.id);
-  return (
-    said !== undefined && (knownFactsOf(entry.applianceId ?? '', intake).get(said.fact) ?? 0) >= said.ordinal
-  );
+/** The id of a fact of a list; two rows that say the same are two facts. */
+export function withId(entry: Omit<Entry, 'id'>, intake: Intake): Entry {
+  const { taken, repeated } = intake;
+  const fact = factOf(entry);
+  const ordinal = (taken.get(fact) ?? 0) + 1;
+  taken.set(fact, ordinal);
+  const made = { ...entry, id: entryId(intake, fact, String(ordinal)) } as Entry;
+  // Already there as often as this list says it: written by hand, or under another list's id.
+  if ((knownFactsOf(entry.applianceId ?? '', intake).get(fact) ?? 0) >= ordinal) repeated.add(made.id);
+  return made;
 }
+
+/** There already: brought in before (be it corrected since), or written by hand. */
+const isKnown = ({ id }: Entry, { lookups, repeated }: Intake): boolean =>
+  repeated.has(id) || lookups.known.hasEntry(id);
 
 const wordsOfDay = remembered(dateWords);
 

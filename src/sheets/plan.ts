@@ -146,7 +146,7 @@ export function planImport(
     mapping,
     file,
     taken: new Map(),
-    facts: new Map(),
+    repeated: new Set(),
     knownFacts: new Map(),
     rowsSeen: new Map(),
     listed: new Map(),

@@ -1,5 +1,6 @@
 /** One row under its columns, with what is wrong in it: read field by field, each fault with its remedy. */
-import { MASS_UNITS, type Mass } from '../core/quantity/mass';
+import { MASS_UNITS, type Mass, type MassUnit } from '../core/quantity/mass';
+import type { Result } from '../core/result';
 import type { Choice } from '../words/choice';
 import { type Cell, EMPTY_CELL, type SheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
@@ -16,6 +17,7 @@ import {
   unitInHeading,
 } from './numbers';
 import { saysNothing } from './phrases';
+import { remembered } from './remembered';
 
 export type { Fault } from './fault';
 
@@ -51,6 +53,7 @@ export class Columns {
   private readonly dayOrders = new Map<string, DayOrder | null>();
   private readonly shared = new Map<string, boolean>();
   private readonly marks = new Map<string, DecimalMark | null>();
+  private readonly amounts = new Map<string, Result<Mass, AmountFault>>();
 
   constructor(
     private readonly matched: Matched,
@@ -75,10 +78,20 @@ export class Columns {
   };
 
   /** The unit that stands in a row of units below the heading, or in the heading. */
-  unitOf = (field: string): ReturnType<typeof unitInHeading> => {
+  unitOf = remembered((field: string): ReturnType<typeof unitInHeading> => {
     const below = this.matched.columns[this.places.get(field) ?? -1]?.unit ?? null;
     return unitInHeading(this.headingOf(field)) ?? below;
-  };
+  });
+
+  /** A weight under these columns: a list has the same few again and again. */
+  amountOf(cell: Cell, unit: MassUnit | null, field: string): Result<Mass, AmountFault> {
+    const key = `${cell.type} ${unit ?? ''} ${field} ${cell.text}`;
+    const before = this.amounts.get(key);
+    if (before) return before;
+    const read = readAmount(cell, unit, this.decimalMark(field));
+    this.amounts.set(key, read);
+    return read;
+  }
 
   dayOrder(field: string): DayOrder | null {
     if (this.mapping.dates) return this.mapping.dates;
@@ -203,7 +216,7 @@ export class RowReading {
         UNITS,
       );
     const unit = unitSaid(this.columns.mapping, heading) ?? beside ?? this.columns.unitOf(field);
-    const read = readAmount(cell, unit, this.columns.decimalMark(field));
+    const read = this.columns.amountOf(cell, unit, field);
     if (read.ok) {
       const said = unit !== null && /^[\d.,\s'’]+$/.test(cell.text) ? `${cell.text} ${unit}` : cell.text;
       return { ...read.value, 'x-typed': said } as Mass;

@@ -33,8 +33,8 @@ export interface Intake {
   file: string;
   /** how often this import has said a fact so far */
   taken: Map<string, number>;
-  /** what each entry of this import says, and the how-manieth of its kind it is */
-  facts: Map<string, { fact: string; ordinal: number }>;
+  /** ids of entries that say what the logbook says already */
+  repeated: Set<string>;
   /** how often the logbook says each fact of a machine */
   knownFacts: Map<string, ReadonlyMap<string, number>>;
   /** rows of logs by all that stands in them, with the number of the first */
