@@ -160,7 +160,7 @@ test('a verdict is withdrawn, says so on the paper, and can be taken back', asyn
   await goTo(page, 'Hand over');
   const paper = page.getByRole('article', { name: 'Service record' });
   await expect(paper).toContainText('Withdrawn: leak k1');
-  const said = page.locator('[data-sonner-toast]').filter({ hasText: 'Withdraw the finding' });
+  const said = page.getByLabel('Message').filter({ hasText: 'Withdraw the finding' });
   await said.getByRole('button', { name: 'Undo' }).click();
   await expect(paper).not.toContainText('Withdrawn');
   await expect(paper).toContainText('k1 Drier');

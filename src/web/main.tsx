@@ -5,16 +5,15 @@ import '@fontsource/atkinson-hyperlegible-mono/400.css';
 import './app/styles.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { toast } from 'sonner';
 import { App } from './app/App';
 import { applyLook, storedLook } from './app/look';
 import { whenFull } from './data/kept';
+import { sayWrong } from './data/messages';
 
 applyLook(storedLook());
 whenFull(() =>
-  toast.error(
+  sayWrong(
     'The store of this device is full. What you type stays on the screen, but a reload would lose it: save it now.',
-    { id: 'full', duration: 20_000 },
   ),
 );
 const root = document.getElementById('root');

@@ -1,7 +1,6 @@
 /** The app: every screen by its address, and what they all stand in. */
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import { Toaster } from 'sonner';
 import { NotFound } from '../parts/NotFound';
 import { SCREENS, pageOf } from './places';
 import { Shell } from './Shell';
@@ -23,12 +22,6 @@ export function App() {
               <Route path="*" element={<NotFound />} />
             </Route>
           </Routes>
-          <Toaster
-            position="bottom-center"
-            toastOptions={{ duration: 8000 }}
-            // On a phone the main button of two lines stands at the thumb: what was done is said above it.
-            mobileOffset={{ bottom: '10.5rem' }}
-          />
         </WriterProvider>
       </BrowserRouter>
     </QueryClientProvider>

@@ -7,6 +7,7 @@ import { useWriteSheet } from '../data/writeSheet';
 import { useLogSheet } from '../data/logSheet';
 import { useFetchedAhead } from './ahead';
 import { RAIL } from './places';
+import { MessageLine } from './MessageLine';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
@@ -83,6 +84,7 @@ export function Shell() {
           {write.request && <WriteSheet />}
         </Suspense>
       </Mishap>
+      <MessageLine />
       {settings && <Settings onClose={() => setSettings(false)} />}
     </div>
   );

@@ -1,7 +1,7 @@
 /** Keys: `/` or Ctrl K searches the machines, `g` logs gas, a letter for each place, `?` lists the keys. */
 import { useEffect } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { toast } from 'sonner';
+import { say } from '../data/messages';
 import { RAIL } from './places';
 
 const LETTERS = RAIL.flatMap(({ key, to, words }) => (key === undefined ? [] : [{ key, to, words }]));
@@ -27,7 +27,7 @@ export function useShortcuts(): void {
         '/': () => void navigate('/machines?find=1'),
         g: () => setParams((params) => new URLSearchParams({ ...Object.fromEntries(params), log: 'gas' })),
         ...Object.fromEntries(LETTERS.map(({ key, to }) => [key, () => void navigate(to)])),
-        '?': () => void toast(LIST),
+        '?': () => say(LIST),
       };
       const run = find ? act['/'] : act[event.key];
       if (!run || document.querySelector('[role=dialog]')) return;

@@ -3,10 +3,10 @@
  * wrong so that it stands where it was written. Undoing fails as loudly as it succeeds.
  */
 import { useCallback, useState } from 'react';
-import { toast } from 'sonner';
 import type { Entry } from '../../core/logbook/entry';
 import { ApiProblem } from './api';
 import { type KeptDeed, begun, refuse, sending, settled } from './deeds';
+import { say, sayWrong } from './messages';
 import { useAppend } from './queries';
 import { undoing } from '../../record/voiding';
 
@@ -19,8 +19,6 @@ export interface Deed {
   words: string;
   /** entries that it may correct: undoing writes them again */
   known: readonly Entry[];
-  /** said once at the top, in the place of what was said before: nothing lies over what a thumb does next */
-  quiet?: boolean;
 }
 
 export interface Writing {
@@ -40,10 +38,11 @@ const undoingAll = (entries: readonly Entry[], known: readonly Entry[]): Entry[]
 async function undo(send: Send, undone: readonly Entry[]): Promise<void> {
   try {
     await send(undone);
-    toast.success('Undone. Both stand in the record.');
+    say('Undone. Both stand in the record.');
   } catch (error) {
-    toast.error(`Not undone: ${error instanceof Error ? error.message : 'no answer'}`, {
-      action: { label: 'Try again', onClick: () => void undo(send, undone) },
+    sayWrong(`Not undone: ${error instanceof Error ? error.message : 'no answer'}`, {
+      label: 'Try again',
+      onClick: () => void undo(send, undone),
     });
   }
 }
@@ -84,14 +83,13 @@ export function useWrite(): Writing {
   const { mutateAsync, isPending } = useAppend();
   const [error, setError] = useState<Error | null>(null);
   const write = useCallback(
-    async ({ name, entries, words, known, quiet = false }: Deed): Promise<Error | null> => {
+    async ({ name, entries, words, known }: Deed): Promise<Error | null> => {
       const whole = entries.filter((entry) => entry !== null);
       if (whole.length < entries.length) return NOBODY;
       const deed = begun(name, whole, words);
       const problem = await sendDeed(mutateAsync, deed);
       if (problem) return problem;
-      toast.success(words, {
-        ...(quiet ? { id: 'quiet', position: 'top-center' as const, duration: 6000 } : {}),
+      say(words, {
         action: {
           label: 'Undo',
           onClick: () => void undo(mutateAsync, undoingAll(deed.entries, known)),

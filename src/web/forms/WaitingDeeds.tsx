@@ -1,6 +1,6 @@
 /** What was written on this device and the logbook is not known to have: by its name, until it is sent or thrown away. */
 import { useState, useSyncExternalStore } from 'react';
-import { toast } from 'sonner';
+import { say } from '../data/messages';
 import { dateWords } from '../../words/dates';
 import { ask } from '../data/api';
 import { type KeptDeed, deedsVersion, settled, waitingDeeds, whenDeedsChange } from '../data/deeds';
@@ -45,15 +45,15 @@ function Waiting({ deed }: { deed: KeptDeed }) {
     setProblem(null);
     const error = await sendDeed(mutateAsync, deed);
     if (error) setProblem(error.message);
-    else toast.success(`Saved: ${words}.`);
+    else say(`Saved: ${words}.`);
   };
   const throwAway = async () => {
     setProblem(null);
     try {
       const there = await stands(deed);
       settled(deed.key);
-      if (there) toast.info(`It was saved after all: ${words}. Correct it in the logbook if it is wrong.`);
-      else toast.success(`Thrown away: ${words}. It stands nowhere.`);
+      if (there) say(`It was saved after all: ${words}. Correct it in the logbook if it is wrong.`);
+      else say(`Thrown away: ${words}. It stands nowhere.`);
     } catch {
       setProblem('No answer: whether it was saved cannot be told now. It is kept.');
     }

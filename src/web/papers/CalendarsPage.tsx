@@ -1,7 +1,7 @@
 /** Calendars: deadlines in somebody's own calendar, by a secret address that can be withdrawn. */
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { v7 as uuidv7 } from 'uuid';
+import { say, sayWrong } from '../data/messages';
 import type { FeedRow, FeedScope } from '../../contract/feeds';
 import { instantWords } from '../../words/dates';
 import { useFeeds, useMakeFeed, useOwners, useWithdrawFeed } from '../data/queries';
@@ -100,8 +100,8 @@ function Calendar({ row }: { row: FeedRow }) {
   const gone = row.withdrawnAt !== null;
   const copy = () =>
     void navigator.clipboard.writeText(address).then(
-      () => toast.success('The address is copied. Whoever has it can read these deadlines.'),
-      () => toast.error('The address could not be copied: mark it and copy it by hand.'),
+      () => say('The address is copied. Whoever has it can read these deadlines.'),
+      () => sayWrong('The address could not be copied: mark it and copy it by hand.'),
     );
   return (
     <li className="rule-b flex flex-wrap items-center gap-x-3 gap-y-1 py-2">

@@ -2,7 +2,7 @@
 import { useId, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
-import { toast } from 'sonner';
+import { say } from '../data/messages';
 import { type IssuedRow, type PaperRequest, paperRequest } from '../../contract/papers';
 import type { AnswerOf } from '../../contract/endpoints';
 import { problemsOf } from '../../core/logbook/problems';
@@ -126,7 +126,7 @@ function IssueForm({
       .mutateAsync({ id, request, by: person.id, to: to.trim(), answers })
       .catch(() => null);
     if (!row) return;
-    toast.success(`Issued as ${row.number}.`);
+    say(`Issued as ${row.number}.`);
     onIssued(row);
   };
   return (

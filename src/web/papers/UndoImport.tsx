@@ -1,6 +1,6 @@
 /** Taking an import back: what goes and what stays is shown first. */
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { say } from '../data/messages';
 import { useImportDeeds, useUndoPreview } from '../data/imports';
 import { useWriter } from '../data/writer';
 import { ApiError } from '../forms/ApiError';
@@ -58,7 +58,7 @@ function UndoSheet({
             onClick={() => {
               undo.mutate(person?.id ?? '', {
                 onSuccess: () => {
-                  toast.success(`Taken back: ${name}.`);
+                  say(`Taken back: ${name}.`);
                   onUndone();
                 },
               });

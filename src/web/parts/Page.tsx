@@ -14,7 +14,7 @@ interface PageProps {
 
 export function Page({ title, subtitle, actions, main, children }: PageProps) {
   return (
-    <main className="mx-auto w-full max-w-[75rem] px-4 pb-40 pt-5 sm:px-7 lg:pb-10">
+    <main className="mx-auto w-full max-w-[75rem] px-4 pb-56 pt-5 sm:px-7 lg:pb-10">
       <header className="mb-4 flex flex-wrap items-start gap-x-4 gap-y-3">
         <div className="min-w-0 flex-1 basis-64">
           <h1 className="break-words">{title}</h1>
@@ -23,7 +23,10 @@ export function Page({ title, subtitle, actions, main, children }: PageProps) {
         <div className="no-print flex flex-wrap gap-2">
           {actions}
           {main && (
-            <div className="fixed inset-x-0 bottom-[4.1rem] z-20 border-t border-line bg-paper px-4 py-2 lg:static lg:border-0 lg:p-0 [&>*]:w-full lg:[&>*]:w-auto">
+            <div
+              data-bar="page"
+              className="fixed inset-x-0 bottom-[4.1rem] z-20 border-t border-line bg-paper px-4 py-2 lg:static lg:border-0 lg:p-0 [&>*]:w-full lg:[&>*]:w-auto"
+            >
               {main}
             </div>
           )}

@@ -11,6 +11,6 @@ export function useVisitWrite(name: string) {
     error,
     writing,
     save: (entries: readonly (Entry | null)[], words: string) =>
-      save({ name: `${visitId} ${appliance.id} ${name}`, entries, words, known, quiet: true }),
+      save({ name: `${visitId} ${appliance.id} ${name}`, entries, words, known }),
   };
 }

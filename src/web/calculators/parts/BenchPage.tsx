@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import { ArrowLeft, RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { say } from '../../data/messages';
 import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { type CalculatorName, calculatorOf } from '../../../record/calculators';
@@ -79,7 +79,7 @@ function Fresh({ form }: { form: Form }) {
           className="-ml-4"
           onClick={() => {
             const undo = form.reset();
-            toast('Cleared.', { action: { label: 'Undo', onClick: undo } });
+            say('Cleared.', { action: { label: 'Undo', onClick: undo } });
           }}
         >
           <RotateCcw aria-hidden="true" size={18} /> Start over

@@ -91,7 +91,6 @@ export function useGasForm(props: GasFormProps) {
       entries: [placedInDay(entry, { visitId, today: dayText(today), at }), ...(also?.() ?? [])],
       words: `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
       known: machine.entries,
-      quiet: visitId !== null,
     }).then((saved) => {
       if (!saved) return;
       rememberMachine(machine.appliance.id);

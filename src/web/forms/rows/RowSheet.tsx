@@ -1,7 +1,7 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
+import { say, sayWrong } from '../../data/messages';
 import { lookAgainWords } from '../../../words/lookAgain';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
 import { useWriter } from '../../data/writer';
@@ -84,7 +84,7 @@ function RowFormSheet({
         onSuccess: ({ revisions: made }) => {
           forget();
           const last = made.at(-1)?.seal?.hash ?? null;
-          toast.success(
+          say(
             `${form.thing.charAt(0).toUpperCase()}${form.thing.slice(1)} ${isNew ? 'added' : 'put right'}.`,
             isNew
               ? {}
@@ -94,7 +94,7 @@ function RowFormSheet({
                     onClick: () =>
                       change.mutate(
                         { changes: [{ table, id, row: before, after: last }], by, why: UNDONE },
-                        { onError: (error) => void toast.error(`Not undone: ${error.message}`) },
+                        { onError: (error) => sayWrong(`Not undone: ${error.message}`) },
                       ),
                   },
                 },
