@@ -160,7 +160,9 @@ async function workbook(): Promise<Comparison> {
     {
       subject: async () => {
         await workbookOf(
-          await services.database.snapshot((db) => outSheets(db, services.clock, {}, ['machines', 'gas', 'entries'])),
+          await services.database.snapshot((db) =>
+            outSheets(db, services.clock, {}, ['machines', 'gas', 'entries']),
+          ),
         );
       },
       baseline: () => {

@@ -176,6 +176,24 @@ export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlac
   return { entry: parsed.success && Object.keys(errors).length === 0 ? parsed.data : null, errors };
 }
 
+/** What the form asks beside its fields. */
+const BESIDE: Readonly<Record<string, string>> = {
+  on: 'Day',
+  by: 'Who is writing',
+  correctionReason: 'Reason for the correction',
+};
+
+/** Labels of what is wrong, in the order of the form. */
+export const faultyLabels = (
+  spec: Pick<Form, 'fields'>,
+  errors: Readonly<Record<string, string>>,
+): string[] => [
+  ...spec.fields.flatMap(({ key, label }) => (key in errors ? label : [])),
+  ...Object.keys(errors)
+    .filter((key) => !spec.fields.some((field) => field.key === key))
+    .map((key) => BESIDE[key] ?? errors[key] ?? key),
+];
+
 /** Blanks that nobody typed are no change. */
 function noteOf({ note, corrected }: Frame): string | null | undefined {
   const before = corrected?.entry.note;

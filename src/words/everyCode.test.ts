@@ -14,7 +14,7 @@ import { list, listAnd, uncapped } from './list';
 import { gapWords } from './gaps';
 import { VOIDING } from '../core/visit/evidence';
 import { leakLine, weakWords } from './leaks';
-import { lookAgainWords } from './lookAgain';
+import { refusedWords } from './refused';
 import { NO_NAMES } from './names';
 import { WARNING_WORDS, massRefusalWords, senseErrorWords, senseProblemWords } from './refusals';
 import { CAUTION_WORDS, STEP_WORDS, guardWords } from './steps';
@@ -191,9 +191,9 @@ test('words set side by side', () => {
   expect(listAnd(['suction', 'head', 'frost'])).toBe('suction, head and frost');
   expect(listAnd([])).toBe('');
   expect(uncapped('Box temperature')).toBe('box temperature');
-  expect([lookAgainWords(1), lookAgainWords(3)]).toEqual([
-    'One field wants another look.',
-    '3 fields want another look.',
+  expect([refusedWords(['Way']), refusedWords(['Way', 'Day', 'Reason'])]).toEqual([
+    'Not saved yet: “Way” wants another look.',
+    'Not saved yet: “Way” and 2 more want another look.',
   ]);
 });
 

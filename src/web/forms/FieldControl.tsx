@@ -4,7 +4,7 @@ import type { PackId } from '../../core/logbook/packNames';
 import type { Standing } from '../../core/rules/standing';
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { stainsOf } from '../../core/visit/stains';
-import { Choices } from '../parts/Choices';
+import { ChoiceField } from '../parts/ChoiceField';
 import { SelectField, TextArea, TextField } from '../parts/Field';
 import { Ticks } from '../parts/Ticks';
 import { PACK_WORDS } from '../../words/codes';
@@ -16,8 +16,6 @@ import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { draftOf } from '../../record/statedDraft';
 import type { AskedField } from '../../record/field';
-
-const MOST_BUTTONS = 4;
 
 interface Props {
   field: AskedField;
@@ -64,13 +62,7 @@ function OwnControl({ field, value, error, standing, packs, place, onChange }: P
     case 'many':
       return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'choice':
-      return field.choices.length <= MOST_BUTTONS || field.stated ? (
-        <Labelled label={label} error={error}>
-          <Choices label={label} choices={field.choices} value={text} onChange={onChange} />
-        </Labelled>
-      ) : (
-        <SelectField {...common} choices={field.choices} value={text} onChange={onText} />
-      );
+      return <ChoiceField {...common} choices={field.choices} value={text} onChange={onChange} />;
     case 'leaks':
       return leaks.length === 0 ? null : (
         <Ticks {...common} choices={leaks.map(named)} value={value as string[]} onChange={onChange} />
@@ -181,26 +173,4 @@ function OwnControl({ field, value, error, standing, packs, place, onChange }: P
         />
       );
   }
-}
-
-function Labelled({
-  label,
-  error,
-  children,
-}: {
-  label: string;
-  error: string | undefined;
-  children: React.ReactNode;
-}) {
-  return (
-    <div>
-      <p className="mb-1 font-semibold">{label}</p>
-      {children}
-      {error && (
-        <p className="mb-3 font-semibold text-brick" role="alert">
-          {error}
-        </p>
-      )}
-    </div>
-  );
 }

@@ -1,5 +1,4 @@
 /** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
-import { lookAgainWords } from '../../words/lookAgain';
 import { useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
@@ -15,12 +14,14 @@ import { useLogSheet } from '../data/logSheet';
 import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
+import { Refused } from './Refused';
 import { SaveBar } from './SaveBar';
+import { useRefusal } from './useRefusal';
 import { KINDS } from '../../record/records';
 import { Sheet } from '../parts/Sheet';
 import { FieldControl } from './FieldControl';
 import type { Values } from '../../record/field';
-import { initialValues, madeOf } from '../../record/formValues';
+import { faultyLabels, initialValues, madeOf } from '../../record/formValues';
 import { placeOf } from '../../record/place';
 import { leakLabels } from '../../core/logbook/leakLabels';
 import { formFor } from '../../record/forms';
@@ -88,7 +89,7 @@ function WriteForm({
   }));
   const { on, note, correctionReason } = draft;
   const values = fitting(first, draft.values);
-  const [tried, setTried] = useState(false);
+  const refusal = useRefusal();
   const charged = chargedUnit(standing.history);
   const place = placeOf(bareUnit(massSystemOf(machine.site, charged), charged), machine.site, labels);
   const frame = {
@@ -102,10 +103,10 @@ function WriteForm({
     correctionReason,
   };
   const { entry, errors } = madeOf(spec, values, frame, place, today);
-  const shown = tried ? errors : {};
+  const shown = refusal.tried ? errors : {};
 
   const save = () => {
-    setTried(true);
+    refusal.try();
     if (!entry) return;
     set(draft);
     const at = new Date().toISOString();
@@ -129,9 +130,7 @@ function WriteForm({
       onClose={onClose}
       footer={
         <SaveBar words="Save" saving={{ error, isPending: writing }} onSave={save}>
-          {tried && !entry && (
-            <p className="mb-2 font-semibold text-brick">{lookAgainWords(Object.keys(errors).length)}</p>
-          )}
+          <Refused labels={faultyLabels(spec, shown)} />
         </SaveBar>
       }
     >
@@ -139,6 +138,7 @@ function WriteForm({
       {spec.caution && <p className="mb-4 border-l-4 border-ochre pl-3">{spec.caution}</p>}
       {request.kind === 'retired' && <GasFirst machine={machine} />}
       <form
+        id={refusal.form}
         onSubmit={(event) => {
           event.preventDefault();
           save();

@@ -1,5 +1,6 @@
 /** One of a few, each a big button. */
 import { RadioGroup } from 'radix-ui';
+import clsx from 'clsx';
 import type { Choice } from '../../words/choice';
 
 export function Choices({
@@ -7,18 +8,20 @@ export function Choices({
   choices,
   value,
   onChange,
+  className = 'mb-4',
 }: {
   label: string;
   choices: readonly Choice[];
   value: string;
   onChange: (value: string) => void;
+  className?: string;
 }) {
   return (
     <RadioGroup.Root
       value={value}
       onValueChange={onChange}
       aria-label={label}
-      className="mb-4 flex flex-wrap gap-2"
+      className={clsx('flex flex-wrap gap-2', className)}
     >
       {choices.map((choice) => (
         <RadioGroup.Item

@@ -3,12 +3,19 @@ import type { Choice } from '../../words/choice';
 import { type ComponentProps, type ReactNode, useId } from 'react';
 import clsx from 'clsx';
 
-interface FieldProps {
+export interface FieldProps {
   label: string;
   hint?: ReactNode;
   error?: string | null;
   optional?: boolean;
 }
+
+/** What is wrong with a field, below it; a save that is refused brings the first into sight. */
+export const Fault = ({ children }: { children: ReactNode }) => (
+  <p data-fault="" className="mt-1 font-semibold text-brick" role="alert">
+    {children}
+  </p>
+);
 
 export const inputShape =
   'min-h-11 w-full rounded border border-soft bg-card px-3 py-2 text-ink aria-invalid:border-brick aria-invalid:border-2';
@@ -23,20 +30,14 @@ export function Field({
   const id = useId();
   const describedBy = `${id}-about`;
   return (
-    <div className="mb-4">
+    <div data-field="" className="mb-4">
       <label htmlFor={id} className="mb-1 block font-semibold">
         {label}
         {optional && <span className="font-normal text-soft"> (optional)</span>}
       </label>
       {children({ id, describedBy, invalid: Boolean(error) })}
       <div id={describedBy}>
-        {error ? (
-          <p className="mt-1 font-semibold text-brick" role="alert">
-            {error}
-          </p>
-        ) : (
-          hint && <p className="mt-1 text-soft">{hint}</p>
-        )}
+        {error ? <Fault>{error}</Fault> : hint && <p className="mt-1 text-soft">{hint}</p>}
       </div>
     </div>
   );
@@ -82,6 +83,7 @@ export function TextArea({ label, hint, error, optional, ...rest }: FieldProps &
   );
 }
 
+/** A choice shown is a choice made: while nothing is, the list shows that. */
 export function SelectField({
   label,
   hint,
@@ -100,6 +102,9 @@ export function SelectField({
           className={inputShape}
           {...rest}
         >
+          {rest.value !== undefined && !choices.some(({ value }) => value === rest.value) && (
+            <option value={rest.value}>Choose</option>
+          )}
           {choices.map((choice) => (
             <option key={choice.value} value={choice.value}>
               {choice.words}

@@ -1,19 +1,23 @@
 /** Several of a few, each with its box. */
+import { Fault } from './Field';
+
 export function Ticks({
   label,
   hint,
+  error,
   choices,
   value,
   onChange,
 }: {
   label: string;
   hint?: string | undefined;
+  error?: string | null;
   choices: readonly { value: string; words: string }[];
   value: string[];
   onChange: (value: string[]) => void;
 }) {
   return (
-    <fieldset className="mb-4">
+    <fieldset data-field="" className="mb-4">
       <legend className="font-semibold">{label}</legend>
       {hint && <p className="text-soft">{hint}</p>}
       <div className="grid gap-x-4 sm:grid-cols-2">
@@ -35,6 +39,7 @@ export function Ticks({
           </label>
         ))}
       </div>
+      {error && <Fault>{error}</Fault>}
     </fieldset>
   );
 }

@@ -93,6 +93,7 @@ export function GasFields({
   );
   return (
     <form
+      id={form.id}
       onSubmit={(event) => {
         event.preventDefault();
         form.save();
@@ -169,7 +170,7 @@ export function GasFields({
         onChange={(accepted) => set({ accepted })}
         tried={tried}
       />
-      <GasReason form={form} asList={fixed} />
+      <GasReason form={form} />
       {!added && gas !== null && isHydrocarbon(gas) && (
         <>
           <Choices

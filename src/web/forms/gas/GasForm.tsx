@@ -1,4 +1,5 @@
 /** The log-gas sheet. */
+import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
 import { Sheet } from '../../parts/Sheet';
 import { GasFields } from './GasFields';
@@ -8,7 +9,7 @@ import { gasName } from '../../../words/gas';
 export function GasForm(props: GasFormProps) {
   const { machine, today, onDone } = props;
   const form = useGasForm(props);
-  const { draft, present, unanswered, tried } = form;
+  const { draft, present } = form;
   return (
     <Sheet
       title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
@@ -20,11 +21,7 @@ export function GasForm(props: GasFormProps) {
           saving={form.saving}
           onSave={form.save}
         >
-          {tried && unanswered.length > 0 && (
-            <p role="alert" className="mb-2 font-semibold text-ochre">
-              Give a reason for what looks odd, above.
-            </p>
-          )}
+          <Refused labels={form.faulty} />
         </SaveBar>
       }
     >

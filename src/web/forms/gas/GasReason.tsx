@@ -1,12 +1,11 @@
-/** Why gas goes in or comes out: in a visit one line, since most often it is the first; elsewhere each is a button. */
+/** Why gas goes in or comes out. */
 import { ADDED_REASONS, RECOVERED_REASONS } from '../../../core/logbook/entry';
 import type { GasDraft } from '../../../record/gasDraft';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../../../words/codes';
-import { Choices } from '../../parts/Choices';
-import { SelectField } from '../../parts/Field';
+import { ChoiceField } from '../../parts/ChoiceField';
 import type { GasFormState } from './useGasForm';
 
-export function GasReason({ form: { draft, set, added }, asList }: { form: GasFormState; asList: boolean }) {
+export function GasReason({ form: { draft, set, added } }: { form: GasFormState }) {
   const value = added ? draft.addedReason : draft.recoveredReason;
   // A move has two ends, which one entry cannot say: it is offered only where the entry is one already.
   const choices = (
@@ -20,14 +19,5 @@ export function GasReason({ form: { draft, set, added }, asList }: { form: GasFo
         ? { addedReason: next as GasDraft['addedReason'] }
         : { recoveredReason: next as GasDraft['recoveredReason'] },
     );
-  return asList ? (
-    <SelectField
-      label="Reason"
-      value={value}
-      choices={choices}
-      onChange={(event) => change(event.target.value)}
-    />
-  ) : (
-    <Choices label="Reason" value={value} choices={choices} onChange={change} />
-  );
+  return <ChoiceField label="Reason" value={value} choices={choices} onChange={change} />;
 }

@@ -1,7 +1,7 @@
 /** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { Entry, EntryOf } from '../../../core/logbook/entry';
-import { readsRecord } from '../../../core/logbook/sense';
+import { type SenseError, type SenseWarning, readsRecord } from '../../../core/logbook/sense';
 import { leakLabels } from '../../../core/logbook/leakLabels';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
@@ -11,8 +11,11 @@ import { rememberMachine } from '../../data/recentMachines';
 import { type Machine, usePacks } from '../../data/standing';
 import { standingWith } from '../../../record/foldedMachine';
 import { useWrite } from '../../data/useWrite';
+import { WARNING_WORDS, senseErrorWords } from '../../../words/refusals';
+import { useRefusal } from '../useRefusal';
 import {
   type Direction,
+  type DraftErrors,
   type GasDraft,
   correctionDraft,
   entryOf,
@@ -53,7 +56,8 @@ export function useGasForm(props: GasFormProps) {
   const { person } = useWriter();
   const packs = usePacks();
   const { error, writing, save: write } = useWrite();
-  const [tried, setTried] = useState(false);
+  const refusal = useRefusal();
+  const { tried } = refusal;
   const target = machine.entries.find((each) => each.id === supersedes);
   const corrected = target && readsRecord(target) ? target : null;
   const kept = useKeptDraft<GasDraft>(
@@ -81,7 +85,7 @@ export function useGasForm(props: GasFormProps) {
   const added = draft.direction === 'refrigerantAdded';
 
   const save = () => {
-    setTried(true);
+    refusal.try();
     if (!entry || senseError || unanswered.length > 0) return;
     // Kept before it is sent: a second try after a reload is the same deed.
     kept.set(draft);
@@ -95,7 +99,7 @@ export function useGasForm(props: GasFormProps) {
       if (!saved) return;
       rememberMachine(machine.appliance.id);
       kept.forget();
-      setTried(false);
+      refusal.settle();
       onDone();
     });
   };
@@ -106,6 +110,9 @@ export function useGasForm(props: GasFormProps) {
     save,
     saving: { error, isPending: writing },
     tried,
+    id: refusal.form,
+    /** labels of what is wrong, once somebody tried to save */
+    faulty: tried ? faultyOf(errors, senseError, unanswered) : [],
     errors,
     preview,
     senseError,
@@ -118,6 +125,26 @@ export function useGasForm(props: GasFormProps) {
     cylinders,
     read: massOf(draft.amount, unit),
   };
+}
+
+const LABELS: Record<keyof DraftErrors, string> = {
+  amount: 'Amount',
+  whyNotWeighed: 'Why not weighed',
+  on: 'Day',
+  correctionReason: 'Reason for the correction',
+  by: 'Who is writing',
+};
+
+function faultyOf(
+  errors: DraftErrors,
+  senseError: SenseError | undefined,
+  unanswered: readonly SenseWarning[],
+): string[] {
+  return [
+    ...(Object.keys(errors) as (keyof DraftErrors)[]).map((key) => LABELS[key]),
+    ...(senseError ? [senseErrorWords(senseError)] : []),
+    ...unanswered.map((warning) => WARNING_WORDS[warning]),
+  ];
 }
 
 export type GasFormState = ReturnType<typeof useGasForm>;

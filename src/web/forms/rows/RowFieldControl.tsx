@@ -1,7 +1,8 @@
 /** One field of a row's form, by its type. */
 import { useOwners, useSpaces } from '../../data/queries';
 import { Button } from '../../parts/Button';
-import { SelectField, TextField } from '../../parts/Field';
+import { ChoiceField } from '../../parts/ChoiceField';
+import { Fault, SelectField, TextField } from '../../parts/Field';
 import { PlainControl } from '../PlainControl';
 import { SiteChoice } from '../SiteChoice';
 import { Ticks } from '../../parts/Ticks';
@@ -24,7 +25,6 @@ export function RowFieldControl({ field, value, row, error, onChange }: Props) {
   const { label, hint, optional } = field;
   const common = { label, hint, optional: optional ?? false, error: error ?? null };
   const text = typeof value === 'string' ? value : '';
-  const onText = (event: { target: { value: string } }) => onChange(event.target.value);
   switch (field.type) {
     case 'check':
     case 'date':
@@ -32,7 +32,7 @@ export function RowFieldControl({ field, value, row, error, onChange }: Props) {
     case 'many':
       return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
     case 'choice':
-      return <SelectField {...common} choices={field.choices} value={text} onChange={onText} />;
+      return <ChoiceField {...common} choices={field.choices} value={text} onChange={onChange} />;
     case 'site':
       return <SiteField {...common} value={text} onChange={onChange} />;
     case 'owner':
@@ -97,7 +97,7 @@ function OwnersField({ label, hint, error, value, onChange }: Shared<OwnedSince[
   const change = (index: number, part: Partial<OwnedSince>) =>
     onChange(value.map((each, at) => (at === index ? { ...each, ...part } : each)));
   return (
-    <fieldset className="mb-4">
+    <fieldset data-field="" className="mb-4">
       <legend className="mb-1 font-semibold">
         {label} <span className="font-normal text-soft">(optional)</span>
       </legend>
@@ -128,13 +128,7 @@ function OwnersField({ label, hint, error, value, onChange }: Shared<OwnedSince[
       <Button onClick={() => onChange([...value, { from: '', ownerId: '' }])}>
         It was sold: add an owner
       </Button>
-      {error ? (
-        <p role="alert" className="mt-1 font-semibold text-brick">
-          {error}
-        </p>
-      ) : (
-        hint && <p className="mt-1 text-soft">{hint}</p>
-      )}
+      {error ? <Fault>{error}</Fault> : hint && <p className="mt-1 text-soft">{hint}</p>}
     </fieldset>
   );
 }

@@ -1,6 +1,5 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
 import { say, sayWrong } from '../../data/messages';
-import { lookAgainWords } from '../../../words/lookAgain';
 import { useState } from 'react';
 import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
@@ -9,7 +8,9 @@ import { useChangeRows, useRow } from '../../data/queries';
 import { WriterField } from '../WriterField';
 import { TextField } from '../../parts/Field';
 import { Loaded } from '../../parts/Page';
+import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
+import { useRefusal } from '../useRefusal';
 import { Sheet } from '../../parts/Sheet';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { RowFieldControl } from './RowFieldControl';
@@ -67,14 +68,23 @@ function RowFormSheet({
     why: '',
   }));
   const values: RowDraft = { ...draftOfRow(form, before), ...draft.values };
-  const [tried, setTried] = useState(false);
+  const refusal = useRefusal();
+  const { tried } = refusal;
   const { row, errors } = rowOfDraft(form, before, values);
   const needsWhy = !isNew && wantsWhy(table, before, row);
   const noWhy = needsWhy && draft.why.trim() === '';
+  const asksWriter = !(table === 'people' && isNew && !person);
+  const faulty = tried
+    ? [
+        ...form.fields.flatMap(({ key, label }) => (key in errors ? label : [])),
+        ...(noWhy ? ['Why it changes'] : []),
+        ...(asksWriter && !person ? ['Who is writing'] : []),
+      ]
+    : [];
   const nothing = !isNew && changedFields(before, row).length === 0;
 
   const save = () => {
-    setTried(true);
+    refusal.try();
     // The first person of an empty list writes themselves down.
     const by = person?.id ?? (table === 'people' && isNew ? id : null);
     if (by === null || Object.keys(errors).length > 0 || noWhy || nothing) return;
@@ -111,16 +121,13 @@ function RowFormSheet({
       onClose={onClose}
       footer={
         <SaveBar words="Save" saving={change} onSave={save}>
-          {tried && Object.keys(errors).length > 0 && (
-            <p role="alert" className="mb-2 font-semibold text-brick">
-              {lookAgainWords(Object.keys(errors).length)}
-            </p>
-          )}
+          <Refused labels={faulty} />
           {tried && nothing && <p className="mb-2 text-soft">Nothing is changed yet.</p>}
         </SaveBar>
       }
     >
       <form
+        id={refusal.form}
         onSubmit={(event) => {
           event.preventDefault();
           save();
@@ -145,9 +152,7 @@ function RowFormSheet({
             error={tried && noWhy ? 'Say why.' : null}
           />
         )}
-        {!(table === 'people' && isNew && !person) && (
-          <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />
-        )}
+        {asksWriter && <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />}
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Sheet>

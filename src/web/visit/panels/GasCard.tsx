@@ -5,6 +5,7 @@ import { GasFields } from '../../forms/gas/GasFields';
 import type { Direction } from '../../../record/gasDraft';
 import { type GasFormState, useGasForm } from '../../forms/gas/useGasForm';
 import { ApiError } from '../../forms/ApiError';
+import { Refused } from '../../forms/Refused';
 import { Button } from '../../parts/Button';
 import { MainAction } from '../StepBar';
 import { useVisit } from '../visitContext';
@@ -40,6 +41,7 @@ export function GasCard({
   atThumb?: boolean;
 }) {
   const { view } = useVisit();
+  const refused = <Refused labels={form.faulty} />;
   const button = (
     <Button weight="main" className="w-full sm:w-auto" disabled={form.saving.isPending} onClick={form.save}>
       {form.saving.isPending ? 'Saving…' : words}
@@ -49,12 +51,19 @@ export function GasCard({
     <div className="mb-4">
       <GasFields form={form} today={view.today} fixed />
       <ApiError error={form.saving.error} />
-      {form.tried && form.unanswered.length > 0 && (
-        <p role="alert" className="mb-2 font-semibold text-ochre">
-          Give a reason for what looks odd, above.
-        </p>
+      {atThumb ? (
+        <MainAction>
+          <div>
+            {refused}
+            {button}
+          </div>
+        </MainAction>
+      ) : (
+        <>
+          {refused}
+          {button}
+        </>
       )}
-      {atThumb ? <MainAction>{button}</MainAction> : button}
     </div>
   );
 }

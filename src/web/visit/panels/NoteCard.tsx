@@ -1,15 +1,17 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
-import { type ReactNode, useId, useState } from 'react';
+import type { ReactNode } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
 import { FieldControl } from '../../forms/FieldControl';
 import type { Form } from '../../../record/forms';
 import type { AskedField, Values } from '../../../record/field';
-import { initialValues, madeOf } from '../../../record/formValues';
+import { faultyLabels, initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
 import { uncapped } from '../../../words/list';
 import { ApiError } from '../../forms/ApiError';
+import { Refused } from '../../forms/Refused';
+import { useRefusal } from '../../forms/useRefusal';
 import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
 import { useVisitWrite } from '../useVisitWrite';
@@ -48,7 +50,6 @@ export function NoteCard(props: Props) {
     main,
     atThumb = false,
   } = props;
-  const formId = useId();
   const { visitId, view, place, day, newEntry } = useVisit();
   const deed = useVisitWrite(name);
   const { person } = useWriter();
@@ -56,7 +57,8 @@ export function NoteCard(props: Props) {
   const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
     initialValues(spec, given, null, standing, place.labels),
   );
-  const [tried, setTried] = useState(false);
+  const refusal = useRefusal();
+  const { tried } = refusal;
   const frame = {
     id: 'unsent',
     kind: spec.kind,
@@ -72,7 +74,7 @@ export function NoteCard(props: Props) {
   const empty = spec.fields.every((field) => isEmpty(draft[field.key]));
 
   const submit = async () => {
-    setTried(true);
+    refusal.try();
     if (!entry) return;
     const base = newEntry(spec.kind, {});
     if (!base) return;
@@ -80,7 +82,7 @@ export function NoteCard(props: Props) {
     set(draft);
     const made = { ...base, ...entry, id: base.id, visitId } as Entry;
     if (!(await deed.save(alter ? alter(made) : [made], `${spec.title}: in the logbook.`))) return;
-    setTried(false);
+    refusal.settle();
     forget();
     onSaved?.();
   };
@@ -92,7 +94,7 @@ export function NoteCard(props: Props) {
   const button = (
     <Button
       type="submit"
-      form={formId}
+      form={refusal.form}
       weight={main === false ? 'plain' : 'main'}
       className="w-full sm:w-auto"
       disabled={deed.writing || (empty && spec.fields.length > 0)}
@@ -100,6 +102,7 @@ export function NoteCard(props: Props) {
       {deed.writing ? 'Saving…' : save}
     </Button>
   );
+  const refused = <Refused labels={faultyLabels(spec, shown)} />;
   const fieldsOf = (fields: readonly AskedField[]) => (
     <div className="grid gap-x-8 sm:grid-cols-2">
       {fields.map((field) => (
@@ -120,7 +123,7 @@ export function NoteCard(props: Props) {
 
   return (
     <form
-      id={formId}
+      id={refusal.form}
       aria-label={spec.title}
       className="mb-4"
       onSubmit={(event) => {
@@ -142,13 +145,20 @@ export function NoteCard(props: Props) {
       )}
       {below?.(draft, entry)}
       {(!person || !first) && <WriterField error={tried && !person ? 'Choose your name.' : undefined} />}
-      {tried && Object.keys(errors).length > 0 && (
-        <p role="alert" className="mb-2 font-semibold text-brick">
-          {Object.values(errors)[0]}
-        </p>
-      )}
       <ApiError error={deed.error} />
-      {atThumb ? <MainAction>{button}</MainAction> : button}
+      {atThumb ? (
+        <MainAction>
+          <div>
+            {refused}
+            {button}
+          </div>
+        </MainAction>
+      ) : (
+        <>
+          {refused}
+          {button}
+        </>
+      )}
     </form>
   );
 }
