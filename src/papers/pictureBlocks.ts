@@ -50,10 +50,11 @@ export function signatureBlock(record: VisitRecord): Block {
       contents: [linesOf([{ words: 'Not handed over yet.', weight: 'warning' }])],
     };
   const { name, role, path, notSigned } = signed.note;
-  const line = `${notSigned ? `Not signed: ${notSigned}. ` : ''}Handed over to ${name}${role ? `, ${role}` : ''}, ${dayWords(signed.day)}`;
+  const to = [name, role].filter(Boolean).join(', ');
+  const line = `${notSigned ? `Not signed: ${notSigned}. ` : ''}Handed over${to === '' ? '' : ` to ${to}`}, ${dayWords(signed.day)}`;
   return {
     title: 'Signature',
     wide: true,
-    contents: [...(path ? [{ type: 'signature', path, name } as const] : []), linesOf([{ words: line }])],
+    contents: [...(path ? [{ type: 'signature', path, name: name ?? '' } as const] : []), linesOf([{ words: line }])],
   };
 }

@@ -50,6 +50,35 @@ export const freshDraft = (on: string, direction: Direction = 'refrigerantAdded'
   accepted: {},
 });
 
+/** What the next portion begins with: reason, bottle, leak and why nobody weighs stay; the figure is a new one. */
+export const nextPortion = (draft: GasDraft): GasDraft => ({
+  ...freshDraft(draft.on, draft.direction),
+  addedReason: draft.addedReason,
+  recoveredReason: draft.recoveredReason,
+  cylinderId: draft.cylinderId,
+  leakId: draft.leakId,
+  whyNotWeighed: draft.whyNotWeighed,
+});
+
+/**
+ * The first draft of a direction: as the last gas of this visit was written; where gas was taken out for a repair before, it
+ * goes back. `before`: entries of the machine in this visit, in their order.
+ */
+export function draftAfter(on: string, direction: Direction, before: readonly Entry[]): GasDraft {
+  const last = before.findLast((entry): entry is GasEntry => entry.kind === direction);
+  if (last) return nextPortion({ ...correctionDraft(last), on });
+  const takenOut = before.findLast((entry) => entry.kind === 'refrigerantRecovered');
+  const back = takenOut && GOES_BACK[takenOut.reason];
+  return { ...freshDraft(on, direction), ...(back ? { addedReason: back } : {}) };
+}
+
+/** As what gas goes back that was taken out for this. */
+const GOES_BACK: Partial<Record<RecoveredReason, AddedReason>> = {
+  repair: 'recharge',
+  seasonal: 'seasonal',
+  retrofit: 'retrofit',
+};
+
 type WithTyped = Mass & { 'x-typed'?: string };
 
 /** The draft that corrects an entry, filled with what the entry says. */

@@ -5,7 +5,8 @@ import { SEA_LEVEL_PA, atmosphereAt } from '../core/quantity/atmosphere';
 import type { MassUnit } from '../core/quantity/mass';
 import { unitSystemOf } from '../core/rules/massSystem';
 import type { Instrument } from '../core/visit/instrument';
-import type { UnitSystem } from '../words/measures';
+import type { Dimension } from '../core/quantity/units';
+import { type UnitSystem, readIn } from '../words/measures';
 
 export interface FormPlace {
   mass: MassUnit;
@@ -15,6 +16,18 @@ export interface FormPlace {
   instruments: readonly Instrument[];
   /** what the leaks of the machine are called, and so what the next one is */
   labels: LeakLabels;
+  /** units that somebody chose in place of the usual ones, by quantity and usual unit: `temperature °F` */
+  units?: Readonly<Partial<Record<string, string>>>;
+}
+
+/** The unit of a bare number: what was chosen last for such a quantity, else the field's own, else that of the system. */
+export function usualUnit(
+  { system, units = {} }: Pick<FormPlace, 'system' | 'units'>,
+  dimension: Dimension,
+  own?: Readonly<Record<UnitSystem, string>>,
+): { usual: string; unit: string } {
+  const usual = own?.[system] ?? readIn(dimension, system);
+  return { usual, unit: units[`${dimension} ${usual}`] ?? usual };
 }
 
 /** Pa absolute at a site; at sea level where its height is not known, or is none. */

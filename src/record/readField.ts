@@ -1,16 +1,15 @@
 /** From what a form holds of one field to what the entry says, or what is wrong with it. */
 import type { MassUnit } from '../core/quantity/mass';
 import { GAUGE_UNITS } from '../core/quantity/units';
-import { readIn } from '../words/measures';
 import type { AskedField } from './field';
 import { massOf } from './gasDraft';
 import { leakDraftOf } from './leakDraft';
-import type { FormPlace } from './place';
+import { type FormPlace, usualUnit } from './place';
 import { type FieldRead, draftOf, readMeasured, readStated } from './statedDraft';
 
 export function readField(field: AskedField, value: unknown, place: FormPlace): FieldRead {
   if (field.type === 'measure') {
-    const usual = field.unit?.[place.system] ?? readIn(field.dimension, place.system);
+    const { unit: usual } = usualUnit(place, field.dimension, field.unit);
     return readStated(draftOf(value), (draft) =>
       readMeasured(field.dimension, draft, usual, place.atmosphere, place.instruments),
     );

@@ -150,13 +150,11 @@ export const signed = noteRecord('signed', {
       ask: null,
       say: (name, { entry }) => {
         const { notSigned } = entry as { notSigned?: unknown };
-        return typeof notSigned === 'string'
-          ? `not signed: ${notSigned}; taken over by ${name}`
-          : `signed by ${name}`;
+        return typeof notSigned === 'string' ? `taken over by ${name}` : `signed by ${name}`;
       },
     },
     role: { ask: null, say: String },
     path: unsaid,
-    notSigned: unsaid,
+    notSigned: { ask: null, say: (why) => `not signed: ${why}` },
   },
 });

@@ -1,14 +1,19 @@
 /** What is being typed in a visit, kept on the device as it is typed: a reload, a flat battery or a second tab loses nothing. */
 import { useEffect, useState } from 'react';
+import { type Typed, forgetTyped, keepTyped } from './typed';
 import { fitting, forgetKept, keptKeys, readKept, writeKept } from './kept';
 
 const PREFIX = 'abacus.visit ';
 
-/** `store`: the device's, which outlives the browser, or that of this window alone. */
+/**
+ * `store`: the device's, which outlives the browser, or that of this window alone. `typedOf`: what a draft of a visit would
+ * write down, while something is typed in it.
+ */
 export function useKeptDraft<Draft extends object>(
   key: string,
   fresh: () => Draft,
   store: Storage = localStorage,
+  typedOf: (draft: Draft) => Typed | null = () => null,
 ) {
   const kept = `${PREFIX}${key}`;
   const read = () => fitting(fresh(), readKept<unknown>(kept, store));
@@ -24,17 +29,21 @@ export function useKeptDraft<Draft extends object>(
     draft,
     set: (next: Draft) => {
       writeKept(kept, next, store);
+      keepTyped(key, typedOf(next));
       setDraft(next);
     },
-    forget: () => {
+    /** `next`: what the form begins with now, where that is not the usual */
+    forget: (next?: Draft) => {
       forgetKept(kept, store);
-      setDraft(fresh());
+      keepTyped(key, null);
+      setDraft(next ?? fresh());
     },
   };
 }
 
 /** What was typed in a visit that is over need not be kept: drafts, and those of its calculators. */
 export function forgetVisit(visitId: string): void {
+  forgetTyped(visitId);
   for (const prefix of [PREFIX, 'abacus.bench.'])
     for (const key of keptKeys(`${prefix}${visitId} `)) forgetKept(key);
 }

@@ -1,10 +1,11 @@
 /** A measure in a form: typed in any unit, echoed in the other, with the instrument that it was read on. */
 import { parseMeasure } from '../../core/quantity/measure';
 import { MeasureInput } from '../parts/MeasureInput';
-import { readIn, shownIn } from '../../words/measures';
+import { shownIn } from '../../words/measures';
 import type { AskedField } from '../../record/field';
 import { InstrumentPick } from './InstrumentPick';
-import type { FormPlace } from '../../record/place';
+import { type FormPlace, usualUnit } from '../../record/place';
+import { useKeepUnit } from '../data/keptUnits';
 import type { StatedDraft } from '../../record/statedDraft';
 
 export function MeasuredField({
@@ -21,7 +22,8 @@ export function MeasuredField({
   onChange: (draft: StatedDraft) => void;
 }) {
   const { dimension } = field;
-  const usual = field.unit?.[place.system] ?? readIn(dimension, place.system);
+  const { usual: own, unit: usual } = usualUnit(place, dimension, field.unit);
+  const keepUnit = useKeepUnit();
   const read = parseMeasure(dimension, draft.text, (draft.unit || usual) as never, place.atmosphere);
   const instrument = place.instruments.find((each) => each.id === draft.instrument);
   const shifted =
@@ -38,7 +40,10 @@ export function MeasuredField({
       atmosphere={place.atmosphere}
       error={error ?? null}
       hints={[shifted, field.hint]}
-      onChange={(typed) => onChange({ ...draft, ...typed })}
+      onChange={(typed) => {
+        if (typed.unit !== undefined) keepUnit(dimension, own, typed.unit);
+        onChange({ ...draft, ...typed });
+      }}
     >
       <InstrumentPick
         label={field.label}

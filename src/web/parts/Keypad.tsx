@@ -29,6 +29,8 @@ interface Props {
   onUnit: (unit: string) => void;
   onSign: () => void;
   onConfirm: () => void;
+  /** where confirming goes on: this figure alone, and back */
+  onDone?: () => void;
   /** left out: this figure must be given */
   onNotDone?: (why: string) => void;
   onUnknown?: () => void;
@@ -36,7 +38,7 @@ interface Props {
 
 export function Keypad(props: Props) {
   const { label, text, unit, units, sign, below, confirm, busy } = props;
-  const { onText, onUnit, onSign, onConfirm, onNotDone, onUnknown } = props;
+  const { onText, onUnit, onSign, onConfirm, onDone, onNotDone, onUnknown } = props;
   const [saying, setSaying] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -90,9 +92,16 @@ export function Keypad(props: Props) {
           'unknown',
         ].map(keyOf)}
       </fieldset>
-      <Button type="submit" weight="main" className="mt-3 min-h-14 w-full text-lg" disabled={busy}>
-        {busy ? 'Saving…' : confirm}
-      </Button>
+      <div className="mt-3 flex gap-2">
+        {onDone && (
+          <Button className="min-h-14 shrink-0 text-lg" disabled={busy} onClick={onDone}>
+            Done
+          </Button>
+        )}
+        <Button type="submit" weight="main" className="min-h-14 min-w-0 flex-1 text-lg" disabled={busy}>
+          {busy ? 'Saving…' : confirm}
+        </Button>
+      </div>
     </form>
   );
 

@@ -1,9 +1,13 @@
 /** The bar at the thumb: the step's one main action, and the steps before and after it. Steps are free. */
-import { type ReactNode, createContext, useContext, useState } from 'react';
+import { type ReactNode, createContext, useContext, useEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { useNavigate } from 'react-router';
 import { STEPS } from '../../core/visit/steps';
 import { STEP_WORDS } from '../../words/steps';
+import { listAnd } from '../../words/list';
+import { sayWrong } from '../data/messages';
+import { typedIn } from '../data/typed';
 import { visitAddress } from '../data/visitAddress';
 import { ButtonLink } from '../parts/Button';
 import { useVisit } from './visitContext';
@@ -24,6 +28,22 @@ export function WithStepBar({ children }: { children: ReactNode }) {
   const before = STEPS[index - 1];
   const next = STEPS[index + 1];
   const machineId = view.machine.appliance.id;
+  const navigate = useNavigate();
+  const left = useRef(step);
+  useEffect(() => {
+    const from = left.current;
+    left.current = step;
+    const typed = from === step ? [] : typedIn(visitId).filter((each) => each.step === from);
+    const [first] = typed;
+    if (first)
+      sayWrong(
+        `Typed and not saved at “${STEP_WORDS[from].title}”: ${listAnd(typed.map(({ words }) => words))}.`,
+        {
+          label: 'Go back',
+          onClick: () => void navigate(visitAddress(visitId, first.machineId, from)),
+        },
+      );
+  }, [step, visitId, navigate]);
   return (
     <Bar value={bar}>
       {children}

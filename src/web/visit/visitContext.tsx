@@ -14,6 +14,7 @@ import { useInstruments } from '../data/queries';
 import { type FormPlace, placeOf } from '../../record/place';
 import type { MachineView } from '../data/machineView';
 import { layoutOf, mapOfMachine } from '../../record/circuitOf';
+import { UnitsKept, useKeptUnits } from '../data/keptUnits';
 import { keepDay, visitDay } from '../data/visitDay';
 import type { UnitSystem } from '../../words/measures';
 
@@ -58,6 +59,7 @@ export function VisitProvider({
   children: ReactNode;
 }) {
   const { person } = useWriter();
+  const { units, keep } = useKeptUnits(visitId);
   const instruments = useInstruments().data;
   const { machine, standing, today } = view;
   const [day, setDayState] = useState(() =>
@@ -109,10 +111,14 @@ export function VisitProvider({
     ...facts,
     units: place.system,
     atmosphere: place.atmosphere,
-    place: { ...place, instruments: instruments ?? [] },
+    place: { ...place, instruments: instruments ?? [], units },
     day,
     setDay,
     newEntry,
   };
-  return <Context value={visit}>{children}</Context>;
+  return (
+    <Context value={visit}>
+      <UnitsKept value={keep}>{children}</UnitsKept>
+    </Context>
+  );
 }

@@ -1,8 +1,10 @@
 /** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
 import { useMemo } from 'react';
+import type { Step } from '../../../core/visit/steps';
 import type { Entry, EntryOf } from '../../../core/logbook/entry';
 import { type SenseError, type SenseWarning, readsRecord } from '../../../core/logbook/sense';
 import { leakLabels } from '../../../core/logbook/leakLabels';
+import { livingOf } from '../../../core/logbook/order';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
@@ -19,8 +21,9 @@ import {
   type GasDraft,
   correctionDraft,
   entryOf,
-  freshDraft,
+  draftAfter,
   massOf,
+  nextPortion,
 } from '../../../record/gasDraft';
 import { useGasPreview } from './useGasPreview';
 import { useKeptDraft } from '../../data/useKeptDraft';
@@ -38,21 +41,28 @@ export interface GasFormProps {
   on?: string;
   /** the visit that it belongs to */
   visitId?: string | null;
+  /** of that visit, where the form stands in it */
+  step?: Step;
   /** what is written with it */
   also?: () => readonly Entry[];
   onDone: () => void;
 }
 
 function firstDraft(
-  { today, leakId, direction, on }: GasFormProps,
+  { machine, today, leakId, direction, on, visitId = null }: GasFormProps,
   corrected: EntryOf<Direction> | null,
 ): GasDraft {
   if (corrected) return correctionDraft(corrected);
-  return { ...freshDraft(on ?? dayText(today), direction), leakId: leakId ?? '' };
+  const inVisit =
+    visitId === null
+      ? []
+      : livingOf(machine.entries, machine.appliance.id).filter((each) => each.visitId === visitId);
+  const draft = draftAfter(on ?? dayText(today), direction, inVisit);
+  return { ...draft, leakId: leakId ?? draft.leakId };
 }
 
 export function useGasForm(props: GasFormProps) {
-  const { machine, today, place, supersedes, visitId = null, also, onDone } = props;
+  const { machine, today, place, supersedes, visitId = null, step, also, onDone } = props;
   const { person } = useWriter();
   const packs = usePacks();
   const { error, writing, save: write } = useWrite();
@@ -65,6 +75,14 @@ export function useGasForm(props: GasFormProps) {
     () => firstDraft(props, corrected),
     // A draft of a visit outlives the browser too, for a phone may go flat on the roof.
     place === undefined ? sessionStorage : localStorage,
+    ({ amount, notWeighed, direction }) =>
+      step === undefined || (amount.trim() === '' && !notWeighed)
+        ? null
+        : {
+            words: direction === 'refrigerantAdded' ? 'Gas added' : 'Gas recovered',
+            step,
+            machineId: machine.appliance.id,
+          },
   );
   // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
   const draft = props.on === undefined ? kept.draft : { ...kept.draft, on: props.on };
@@ -98,7 +116,7 @@ export function useGasForm(props: GasFormProps) {
     }).then((saved) => {
       if (!saved) return;
       rememberMachine(machine.appliance.id);
-      kept.forget();
+      kept.forget(visitId === null ? undefined : nextPortion(draft));
       refusal.settle();
       onDone();
     });

@@ -1,5 +1,7 @@
 /** Gas in or out as part of a visit: the same form as everywhere, with the rod live, filed under the visit. */
 import { dayText } from '../../../core/quantity/day';
+import { NO_MASS, exactGrams, grams, massText } from '../../../core/quantity/mass';
+import { sentenceOf } from '../../../record/sentence';
 import type { Entry } from '../../../core/logbook/entry';
 import { GasFields } from '../../forms/gas/GasFields';
 import type { Direction } from '../../../record/gasDraft';
@@ -16,7 +18,7 @@ export function useVisitGas(
   also: () => readonly Entry[] = () => [],
   onDone: () => void = () => undefined,
 ): GasFormState {
-  const { view, visitId, day } = useVisit();
+  const { view, visitId, day, step } = useVisit();
   return useGasForm({
     machine: view.machine,
     today: view.today,
@@ -26,9 +28,38 @@ export function useVisitGas(
     place: `${visitId} ${direction} `,
     on: dayText(day),
     visitId,
+    step,
     also,
     onDone,
   });
+}
+
+/** What of this visit's gas is written down: each portion by itself, and together. */
+function Portions({ direction }: { direction: Direction }) {
+  const { record, view } = useVisit();
+  const portions = record.entries.flatMap(({ entry }) => (entry.kind === direction ? entry : []));
+  if (portions.length === 0) return null;
+  const weighed = portions.flatMap(({ mass }) => (mass ? exactGrams(mass) : []));
+  const sum = massText(grams(weighed.reduce((a, b) => (a + b) as typeof a, NO_MASS)), view.system);
+  const unweighed = portions.length - weighed.length;
+  return (
+    <div className="mb-3 border-l-4 border-green pl-3" role="group" aria-label="Written in this visit">
+      <ul>
+        {portions.map((entry) => (
+          <li key={entry.id}>
+            <span className="text-soft">Written: </span>
+            {sentenceOf(entry, view.system, view.names)}
+          </li>
+        ))}
+      </ul>
+      {portions.length > 1 && (
+        <p className="font-semibold">
+          {portions.length} portions, {weighed.length === 0 ? 'none of them weighed' : `${sum} in all`}
+          {unweighed > 0 && weighed.length > 0 && `, and ${String(unweighed)} not weighed`}
+        </p>
+      )}
+    </div>
+  );
 }
 
 export function GasCard({
@@ -49,6 +80,7 @@ export function GasCard({
   );
   return (
     <div className="mb-4">
+      <Portions direction={form.draft.direction} />
       <GasFields form={form} today={view.today} fixed />
       <ApiError error={form.saving.error} />
       {atThumb ? (

@@ -1,5 +1,5 @@
 /** A form that stands in the step itself and writes one entry of the visit; what is typed is kept until it is written. */
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
@@ -8,6 +8,8 @@ import type { Form } from '../../../record/forms';
 import type { AskedField, Values } from '../../../record/field';
 import { faultyLabels, initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
+import { toolOf } from '../../../core/visit/notes';
+import { sentenceOf } from '../../../record/sentence';
 import { uncapped } from '../../../words/list';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
@@ -50,12 +52,19 @@ export function NoteCard(props: Props) {
     main,
     atThumb = false,
   } = props;
-  const { visitId, view, place, day, newEntry } = useVisit();
+  const { visitId, view, place, day, step, newEntry, record } = useVisit();
   const deed = useVisitWrite(name);
   const { person } = useWriter();
   const { machine, standing } = view;
-  const { draft, set, forget } = useKeptDraft<Values>(`${visitId} ${machine.appliance.id} ${name}`, () =>
-    initialValues(spec, given, null, standing, place.labels),
+  const [begun] = useState(() => initialValues(spec, given, null, standing, place.labels));
+  const { draft, set, forget } = useKeptDraft<Values>(
+    `${visitId} ${machine.appliance.id} ${name}`,
+    () => initialValues(spec, given, null, standing, place.labels),
+    localStorage,
+    (values) =>
+      spec.fields.some(({ key }) => !isEmpty(values[key]) && !sameValue(values[key], begun[key]))
+        ? { words: spec.title, step, machineId: machine.appliance.id }
+        : null,
   );
   const refusal = useRefusal();
   const { tried } = refusal;
@@ -132,6 +141,7 @@ export function NoteCard(props: Props) {
       }}
     >
       {spec.about && !first && <p className="mb-3 text-soft">{spec.about}</p>}
+      <Written entries={record.entries.map(({ entry }) => entry)} spec={spec} />
       {fieldsOf(open)}
       {folded.length > 0 && (
         <Fold
@@ -163,7 +173,30 @@ export function NoteCard(props: Props) {
   );
 }
 
+const SHOWN = 3;
+
+/** What this form wrote in this visit: the form begins anew below it. */
+function Written({ entries, spec }: { entries: readonly Entry[]; spec: Form }) {
+  const { view } = useVisit();
+  const own = entries.filter(
+    (entry) => entry.kind === spec.kind && toolOf(entry) === (spec.fixed['tool'] ?? null),
+  );
+  if (own.length === 0) return null;
+  return (
+    <ul aria-label={`Written: ${spec.title}`} className="mb-3 border-l-4 border-green pl-3">
+      {own.slice(-SHOWN).map((entry) => (
+        <li key={entry.id}>
+          <span className="text-soft">Written: </span>
+          {sentenceOf(entry, view.system, view.names)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 const wide = (field: Form['fields'][number]): boolean => field.type === 'choice' && field.choices.length > 3;
+
+const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Nothing was said: neither a value nor why there is none. */
 function isEmpty(value: unknown): boolean {

@@ -16,11 +16,13 @@ import { phaseAt } from '../../../core/visit/readings/series';
 import type { Measured, Stated } from '../../../core/visit/stated';
 import { amountsTo } from '../../../words/amounts';
 import { measureRefusalWords } from '../../../words/bench';
-import { readIn, shownIn, turnsOf } from '../../../words/measures';
+import { shownIn, turnsOf } from '../../../words/measures';
 import { measuredWords, statedWords } from '../../../words/stated';
 import { NUMBER_HINTS, PHASE_WORDS, placeWords, signChoices } from '../../../words/readings';
 import { partWords } from '../../../words/circuit';
+import { usualUnit } from '../../../record/place';
 import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
+import { useKeepUnit } from '../../data/keptUnits';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { useWriter } from '../../data/writer';
 import { WriterField } from '../../forms/WriterField';
@@ -51,7 +53,7 @@ export function ReadingTray({ place, part, onPlace }: Props) {
   const own = part !== null && part.id !== partOfPlace(map, place)?.id ? part : null;
   const phase = phaseAt(record.entries, step);
   const next = own ? null : nextOfRound(map, now, place);
-  const save = async (given: Stated<Measured> | Stated<string>) => {
+  const save = async (given: Stated<Measured> | Stated<string>, goOn = true) => {
     const filed = { [place]: given };
     const entry = newEntry('readings', {
       tool: 'reading',
@@ -61,7 +63,7 @@ export function ReadingTray({ place, part, onPlace }: Props) {
       signs: isNumberName(place) ? {} : filed,
     });
     if (!(await deed.save([entry], `${placeWords(place)}: in the logbook.`))) return false;
-    onPlace(isNumberName(place) ? next : null);
+    onPlace(isNumberName(place) && goOn ? next : null);
     return true;
   };
   return (
@@ -117,15 +119,17 @@ function NumberKeys({
   own: MapPart | null;
   next: PlaceName | null;
   busy: boolean;
-  save: (given: Stated<Measured>) => Promise<boolean>;
+  /** `goOn`: to the next place of the round, where there is one */
+  save: (given: Stated<Measured>, goOn?: boolean) => Promise<boolean>;
 }) {
   const { visitId, view, units, atmosphere, place: home } = useVisit();
   const { now, figuresFor, lastTime } = useReadings();
   const { dimension } = NUMBER_PLACES[place];
-  const usual = readIn(dimension, units);
+  const { usual: ownUnit, unit: usual } = usualUnit(home, dimension);
+  const keepUnit = useKeepUnit();
   const { draft, set, forget } = useKeptDraft(
     `${visitId} ${view.machine.appliance.id} keypad ${place} ${own?.id ?? ''}`,
-    () => ({ text: '', unit: usual as string, instrument: '' }),
+    () => ({ text: '', unit: usual, instrument: '' }),
   );
   const [tried, setTried] = useState(false);
   const read = parseMeasure(dimension, draft.text, draft.unit as never, atmosphere);
@@ -143,8 +147,12 @@ function NumberKeys({
   // What the instrument is off by is put in, and said.
   const shifted = (read: Measured | null): string | null =>
     read?.instrument && read.instrument.offset !== 0 ? `corrected to ${show(dimension, read.si)}` : null;
-  const done = async (given: Stated<Measured>) => {
-    if (await save(given)) forget();
+  const done = async (given: Stated<Measured>, goOn = true) => {
+    if (await save(given, goOn)) forget();
+  };
+  const confirm = (goOn: boolean) => {
+    setTried(true);
+    if (measured) void done(measured, goOn);
   };
   return (
     <>
@@ -188,12 +196,13 @@ function NumberKeys({
         confirm={next ? `Next: ${placeWords(next).toLowerCase()}` : 'Done'}
         busy={busy}
         onText={(text) => set({ ...draft, text })}
-        onUnit={(unit) => set({ ...draft, unit })}
-        onSign={() => set({ ...draft, ...turned(draft, dimension === 'pressure') })}
-        onConfirm={() => {
-          setTried(true);
-          if (measured) void done(measured);
+        onUnit={(unit) => {
+          keepUnit(dimension, ownUnit, unit);
+          set({ ...draft, unit });
         }}
+        onSign={() => set({ ...draft, ...turned(draft, dimension === 'pressure') })}
+        onConfirm={() => confirm(true)}
+        {...(next ? { onDone: () => confirm(false) } : {})}
         onNotDone={(why) => void done({ notDone: why })}
         onUnknown={() => void done({ unknown: true })}
       />

@@ -18,6 +18,8 @@ import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
 import { MainAction } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
+import { STEP_WORDS } from '../../../words/steps';
+import { typedIn } from '../../data/typed';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -101,6 +103,30 @@ function Waiting() {
   );
 }
 
+/** What was typed in a step and never saved: the record lacks it. */
+function NotSaved() {
+  const { visitId } = useVisit();
+  const [typed] = useState(() => typedIn(visitId));
+  if (typed.length === 0) return null;
+  return (
+    <div role="alert" className="mb-3 border-l-4 border-ochre pl-3">
+      <p className="font-semibold text-ochre">◐ Typed in this visit and not saved:</p>
+      <ul>
+        {typed.map(({ words, step, machineId }) => (
+          <li key={`${machineId} ${step} ${words}`}>
+            <Link
+              className="flex min-h-11 items-center text-green underline underline-offset-4"
+              to={visitAddress(visitId, machineId, step)}
+            >
+              {words}, at “{STEP_WORDS[step].title}”
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 const UNSIGNED = { name: '', role: '', path: '', why: '' };
 
 function Sign() {
@@ -114,14 +140,15 @@ function Sign() {
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
   const { name, role, path, why } = typed;
   const [tried, setTried] = useState(false);
-  const noName = name.trim() === '';
   const noSign = path === '' && why.trim() === '';
+  // A person signs, or a reason stands for the signature: then no name is asked.
+  const noName = path !== '' && name.trim() === '';
   const sign = async () => {
     setTried(true);
     if (noName || noSign || blocked.length > 0) return;
     const entry = newEntry('handover', {
       tool: 'signed',
-      name: name.trim(),
+      name: name.trim() || null,
       role: role.trim() || null,
       path: path || null,
       notSigned: path === '' ? why.trim() : null,
@@ -133,6 +160,7 @@ function Sign() {
   return (
     <Section title="Sign">
       <Waiting />
+      <NotSaved />
       {blocked.length > 0 && (
         <p role="alert" className="mb-3 border-l-4 border-brick pl-3 font-semibold text-brick">
           ▲ Not handed over while {blocked.map((each) => each.valve).join(', ')}{' '}
@@ -143,6 +171,7 @@ function Sign() {
       <div className="grid gap-x-6 sm:grid-cols-2">
         <TextField
           label="Name of who takes it over"
+          optional={path === ''}
           value={name}
           onChange={(event) => set({ ...typed, name: event.target.value })}
           error={tried && noName ? 'Give the name.' : null}
