@@ -112,7 +112,9 @@ test('nonsense gets a clear answer', async ({ page }) => {
   await expect(form.getByText('more than the full charge of this machine')).toBeVisible();
   await expect(form.getByText('The bottle holds another refrigerant')).toBeVisible();
   await form.getByRole('button', { name: 'Save' }).click();
-  await expect(form.getByText('Give a reason for what looks odd, above.')).toBeVisible();
+  await expect(
+    form.getByText(/^▲ Not saved yet: “That is more than the full charge.* and 1 more/),
+  ).toBeVisible();
 });
 
 test('a sheet closed by mistake keeps what was typed, and a saved entry can be undone', async ({ page }) => {

@@ -144,7 +144,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   await hand.tap(machine.getByRole('button', { name: /^Receiver valve,/ }));
   await hand.button('Shut');
   await expect(sheet(page)).toBeHidden();
-  await hand.pick('Way', 'Pumped down');
+  await hand.tap(page.getByRole('radio', { name: 'Pumped down', exact: true }));
   await hand.button('Save how it was isolated');
   await next('Repair');
   await hand.button('Repair k1');
@@ -172,7 +172,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   await next('Evacuate');
   const vacuum = page.getByRole('form', { name: 'Vacuum' });
   await hand.type(vacuum.getByLabel('Lowest reading', { exact: true }), '340');
-  await hand.pick('How it ended', 'held after the pump was shut off');
+  await hand.tap(page.getByRole('radio', { name: 'held after the pump was shut off', exact: true }));
   await hand.button('Keep the vacuum');
   await next('Charge');
   const amount = page.getByLabel('Amount', { exact: true });

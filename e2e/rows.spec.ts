@@ -1,7 +1,7 @@
 /** Rows put right from their screens, with their history; and a company that begins with nothing. */
 import { expect, test } from '@playwright/test';
 import { EMPTY_COMPANY } from '../playwright.config';
-import { addMachine, logGas, save, sheet, staysInWidth, writeAs } from './steps';
+import { kindOf, pick, addMachine, logGas, save, sheet, staysInWidth, writeAs } from './steps';
 import { beginVisit, form, goTo, mark, saveForm, touch } from './visitSteps';
 
 test('a machine is put right, says why, keeps its history, and can be undone', async ({ page }) => {
@@ -13,7 +13,7 @@ test('a machine is put right, says why, keeps its history, and can be undone', a
     charge: '30 lb',
   });
   await page.getByRole('button', { name: 'Put right' }).click();
-  await sheet(page).getByLabel('Refrigerant, at first').selectOption('R-449A');
+  await pick(page, 'Refrigerant, at first', 'R-449A');
   await sheet(page).getByRole('button', { name: 'Save' }).click();
   await expect(sheet(page).getByText('Say why.')).toBeVisible();
   await sheet(page).getByLabel('Why it changes').fill('nameplate misread');
@@ -73,11 +73,17 @@ test('a company with nothing begins: a name, a site, a machine, and its first ga
   await begin.getByRole('button', { name: 'Add a site' }).click();
   await sheet(page).getByLabel('Name').fill('First shop');
   await sheet(page).getByLabel('Country').selectOption('US');
-  await sheet(page).getByLabel('Time zone').fill('America/Chicago');
+  await pick(page, 'Time zone', 'America/Chicago');
   await save(page);
   await begin.getByRole('button', { name: 'Add a machine' }).click();
   await sheet(page).getByLabel('Name').fill('First cooler');
-  await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: 'First shop' });
+  // It stands at the site that was just added.
+  await expect(sheet(page).getByLabel('Site', { exact: true }).locator('option:checked')).toHaveText(
+    'First shop',
+  );
+  await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
+  await expect(sheet(page).getByText('Choose what it is.')).toBeInViewport();
+  await kindOf(page);
   await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption('R-448A');
   await sheet(page).getByLabel('Full charge').fill('60 lb');
   await sheet(page).getByRole('button', { name: 'Save the machine' }).click();

@@ -13,6 +13,27 @@ export async function save(page: Page, words: string | RegExp = /^Save/): Promis
   await expect(sheet(page)).toBeHidden();
 }
 
+/** One of many: its list opens over the form, and is searched. */
+export async function pick(page: Page, label: string, choice: string): Promise<void> {
+  await sheet(page)
+    .getByRole('button', { name: `${label}: ` })
+    .click();
+  const list = page.getByRole('dialog', { name: label });
+  await list.getByRole('searchbox').fill(choice);
+  await list.getByRole('button', { name: choice, exact: true }).click();
+  await expect(list).toBeHidden();
+}
+
+/** Kind and category of a new machine: nothing is chosen before somebody does. */
+export async function kindOf(
+  page: Page,
+  kind = 'walk-in',
+  category = 'commercial refrigeration',
+): Promise<void> {
+  await sheet(page).getByLabel('Kind').selectOption({ label: kind });
+  await sheet(page).getByLabel('Category').selectOption({ label: category });
+}
+
 /** Adds a site and a machine of its own, so that tests never meet in one logbook. Gives the machine's address. */
 export async function addMachine(
   page: Page,
@@ -27,6 +48,7 @@ export async function addMachine(
     category?: string;
     spaces?: string;
     country?: string;
+    zone?: string;
   },
 ): Promise<string> {
   await page.goto('/machines');
@@ -35,14 +57,13 @@ export async function addMachine(
   await sheet(page)
     .getByLabel('Country')
     .selectOption(machine.country ?? 'US');
-  await sheet(page).getByLabel('Time zone').fill('America/Chicago');
+  await pick(page, 'Time zone', machine.zone ?? 'America/Chicago');
   if (machine.method) await sheet(page).getByLabel('Leak-rate method').selectOption(machine.method);
   await save(page);
   await page.getByRole('button', { name: 'Add a machine' }).click();
   await sheet(page).getByLabel('Name').fill(machine.name);
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: machine.site });
-  if (machine.kind) await sheet(page).getByLabel('Kind').selectOption({ label: machine.kind });
-  if (machine.category) await sheet(page).getByLabel('Category').selectOption({ label: machine.category });
+  await kindOf(page, machine.kind, machine.category);
   if (machine.spaces) await sheet(page).getByLabel('Cooled spaces it serves').fill(machine.spaces);
   await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption(machine.refrigerant);
   await sheet(page).getByLabel('Full charge').fill(machine.charge);

@@ -83,7 +83,10 @@ export async function read(page: Page, readings: Record<string, string>): Promis
       await pad.getByRole('button', { name: 'Write it so' }).click();
     } else if (await shown(figure, word)) {
       await figure.fill(value);
-      await pad.getByRole('button', { name: /^(Next|Done)/ }).click();
+      await pad
+        .getByRole('button', { name: /^(Next|Done)/ })
+        .last()
+        .click();
     } else await word.click();
     // Saved: now the next place of the round comes, or the keypad is gone and stays away.
     await answered;
@@ -103,12 +106,21 @@ export const form = (page: Page, title: string): Locator =>
 
 /** A choice in a form, by its question and its answer. */
 export async function choose(inside: Locator, question: string, answer: string): Promise<void> {
-  // More answers than buttons have room for stand in a list.
+  // More answers than there is room for stand in a list that opens over the form.
+  const list = inside.locator(`button[aria-haspopup="dialog"][aria-label^="${question}: "]`);
   const select = inside.getByRole('combobox', { name: question });
   const radio = inside
     .getByRole('radiogroup', { name: question, exact: true })
     .getByRole('radio', { name: answer, exact: true });
-  if (await shown(select, radio)) await select.selectOption({ label: answer });
+  await list.or(select).or(radio).first().waitFor();
+  if (await list.isVisible()) {
+    await list.click();
+    await inside
+      .page()
+      .getByRole('dialog', { name: question })
+      .getByRole('button', { name: answer, exact: true })
+      .click();
+  } else if (await select.isVisible()) await select.selectOption({ label: answer });
   else await radio.click();
 }
 
@@ -208,7 +220,7 @@ export async function gas(
 ): Promise<void> {
   if (rest.out) await unfold(page, 'Gas recovered');
   await page.getByLabel('Amount', { exact: true }).fill(amount);
-  if (rest.reason) await page.getByLabel('Reason', { exact: true }).selectOption({ label: rest.reason });
+  if (rest.reason) await page.getByRole('radio', { name: rest.reason, exact: true }).click();
   if (rest.leak) {
     await unfold(page.locator('form').filter({ has: page.getByLabel('Amount') }), 'More');
     await chooseLeak(page.getByLabel('For which leak'), rest.leak);

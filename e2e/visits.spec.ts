@@ -3,7 +3,7 @@
  * the command line, and its deadlines are those of a table worked out by hand (rules of handbook 2, `us-hfc` and `house`).
  */
 import { expect, test } from '@playwright/test';
-import { addMachine, chooseLeak, logGas, sheet, staysInWidth, writeAs } from './steps';
+import { pick, addMachine, chooseLeak, logGas, sheet, staysInWidth, writeAs } from './steps';
 import {
   beginVisit,
   choose,
@@ -434,7 +434,7 @@ test('a conversion whose unknown charge is determined by weighing', async ({ pag
   await saveForm(page, 'Decision', 'Save the decision');
   await unfold(page, 'In law');
   await page.getByRole('button', { name: 'Converted' }).click();
-  await sheet(page).getByLabel('New refrigerant').selectOption('R-449A');
+  await pick(page, 'New refrigerant', 'R-449A');
   await sheet(page).getByRole('button', { name: 'Save' }).click();
   await expect(sheet(page)).toBeHidden();
   await goTo(page, 'Repair');

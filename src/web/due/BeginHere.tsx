@@ -12,6 +12,7 @@ export default function BeginHere() {
   const { here, listed, person } = useWriter();
   const sites = useSites().data?.rows ?? [];
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
+  const [added, setAdded] = useState('');
   const done = 'text-soft line-through';
   return (
     <section aria-label="Begin here" className="rule-t rule-b my-4 max-w-[44rem] px-1 py-6">
@@ -52,15 +53,22 @@ export default function BeginHere() {
             Add a machine
           </Button>
           <p className="mt-4 text-soft">
-            Many machines in a spreadsheet: reading it in comes with Papers. To look around first, run{' '}
+            Many machines in a spreadsheet: bring them in, under Papers. To look around first, run{' '}
             <span className="font-mono">./abacus demo</span>: an invented company in a folder of its own,
             nothing of which comes here.
           </p>
         </li>
       </ol>
-      {adding === 'site' && <AddSite onClose={() => setAdding(null)} />}
+      {adding === 'site' && (
+        <AddSite
+          onClose={(site) => {
+            if (site !== undefined) setAdded(site);
+            setAdding(null);
+          }}
+        />
+      )}
       {adding === 'machine' && (
-        <AddMachine initialSite="" onClose={() => setAdding(null)} onAddSite={() => setAdding('site')} />
+        <AddMachine initialSite={added} onClose={() => setAdding(null)} onAddSite={() => setAdding('site')} />
       )}
     </section>
   );

@@ -1,6 +1,6 @@
 /** A new machine: one refrigerant circuit, the cooled spaces it serves, the assembly it belongs to, its charge. */
 import { choices } from '../../words/choice';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { FULL_CHARGE_METHODS } from '../../core/logbook/entry';
@@ -38,14 +38,20 @@ export function AddMachine({
   const [ids] = useState(makeIds);
   const id = ids.of('machine');
   const { register, handleSubmit, formState, control, setError, setValue } = useForm<MachineForm>({
-    defaultValues: freshMachine(initialSite || (sites[0]?.id ?? '')),
+    // Of several sites only a person knows which.
+    defaultValues: freshMachine(initialSite || (sites.length === 1 ? (sites[0]?.id ?? '') : '')),
   });
   const { errors } = formState;
   const siteId = useWatch({ control, name: 'siteId' });
+  const category = useWatch({ control, name: 'category' });
   const isRange = useWatch({ control, name: 'chargeMethod' }) === 'range';
   const site = useSite(siteId === '' ? null : siteId).data;
   const today = useToday(site?.timezone);
   const unit = bareUnit(site ? massSystemOf(site) : 'pounds');
+
+  useEffect(() => {
+    register('siteId', { validate: (value) => value !== '' || 'Choose where it stands.' });
+  }, [register]);
 
   const notLater = (value: string): true | string =>
     value === '' || today === null || value <= dayText(today) || 'That day has not come yet.';
@@ -60,7 +66,10 @@ export function AddMachine({
       setError('root.site', { message: 'The site is still being read. Save once more.' });
       return;
     }
-    const made = newMachineOf(form, { ids, by: person.id, today: dayText(today), unit });
+    const { kind, category: chosen } = form;
+    if (kind === '' || chosen === '') return;
+    const said = { ...form, kind, category: chosen };
+    const made = newMachineOf(said, { ids, by: person.id, today: dayText(today), unit });
     // The page beneath may change as soon as there is a machine, and this sheet go with it: go there all the same.
     add.mutateAsync(made).then(
       () => void navigate(`/machines/${id}`),
@@ -85,9 +94,9 @@ export function AddMachine({
       onClose={onClose}
       footer={
         <SaveBar
-          words={today === null ? 'Reading the site…' : 'Save the machine'}
+          words={siteId !== '' && today === null ? 'Reading the site…' : 'Save the machine'}
           saving={{ error: add.error, isPending: add.isPending }}
-          waits={today === null}
+          waits={siteId !== '' && today === null}
           onSave={() => void save()}
         >
           {errors.root?.['site'] && (
@@ -110,16 +119,32 @@ export function AddMachine({
           labelled
           label="Site"
           value={siteId}
-          onChange={(value) => setValue('siteId', value, { shouldDirty: true })}
+          onChange={(value) => setValue('siteId', value, { shouldDirty: true, shouldValidate: true })}
+          error={errors.siteId?.message ?? null}
         />
         <div className="grid gap-x-4 sm:grid-cols-2">
-          <SelectField label="Kind" choices={choices(APPLIANCE_KINDS, KIND_WORDS)} {...register('kind')} />
+          <SelectField
+            label="Kind"
+            choices={[{ value: '', words: 'Choose' }, ...choices(APPLIANCE_KINDS, KIND_WORDS)]}
+            {...register('kind', { validate: (value) => value !== '' || 'Choose what it is.' })}
+            error={errors.kind?.message ?? null}
+          />
           <SelectField
             label="Category"
             hint="Decides the limit of the leak rate."
-            choices={choices(CATEGORIES, CATEGORY_WORDS)}
-            {...register('category')}
+            choices={[{ value: '', words: 'Choose' }, ...choices(CATEGORIES, CATEGORY_WORDS)]}
+            {...register('category', {
+              validate: (value) => value !== '' || 'Choose what it cools for: the limit hangs on it.',
+            })}
+            error={errors.category?.message ?? null}
           />
+          {category === 'comfortCooling' && (
+            <CheckField
+              label="Residential or light commercial air conditioning"
+              hint="Some rules leave such machines out."
+              {...register('lightCommercialAirConditioning')}
+            />
+          )}
           <SelectField
             label="Refrigerant"
             choices={[

@@ -1,6 +1,6 @@
 /** A new site: name, where its calendar stands, which rule sets hold, and its leak-rate method. */
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useEffect, useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { v7 as uuidv7 } from 'uuid';
 import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
 import { isTimezone } from '../../core/quantity/zone';
@@ -8,6 +8,8 @@ import { PACKS_OF_COUNTRY, packsOf } from '../../core/rules/packs/countries';
 import { useWriter } from '../data/writer';
 import { useChangeRows } from '../data/queries';
 import { WriterField } from './WriterField';
+import { ownZone, zonesOf } from './timeZones';
+import { ChoiceField } from '../parts/ChoiceField';
 import { SelectField, TextField } from '../parts/Field';
 import type { Choice } from '../../words/choice';
 import { SaveBar } from './SaveBar';
@@ -23,25 +25,31 @@ interface SiteForm {
   altitude: string;
 }
 
+const ZONE_HINT = 'A deadline runs through the end of its day here.';
+
 const names = new Intl.DisplayNames(['en'], { type: 'region' });
+/** A state has rules of its own, and no name that a browser knows. */
+const STATES: Readonly<Record<string, string>> = { 'US-CA': 'United States, California' };
+const countryWords = (code: string): string => {
+  const [region = code, state] = code.split('-');
+  return STATES[code] ?? [names.of(region) ?? region, state].filter(Boolean).join(', ');
+};
 const COUNTRIES: readonly Choice[] = [
   { value: '', words: 'another, or not said' },
   ...Object.keys(PACKS_OF_COUNTRY)
-    .map((value) => ({
-      value,
-      words: value === 'US-CA' ? 'United States, California' : (names.of(value) ?? value),
-    }))
+    .map((value) => ({ value, words: countryWords(value) }))
     .sort((a, b) => a.words.localeCompare(b.words)),
 ];
 
-export function AddSite({ onClose }: { onClose: () => void }) {
+/** `onClose`: with the site's id, where it was added. */
+export function AddSite({ onClose }: { onClose: (added?: string) => void }) {
   const change = useChangeRows();
   const { person } = useWriter();
   const [id] = useState(() => uuidv7());
-  const { register, handleSubmit, formState, setValue, setError } = useForm<SiteForm>({
+  const { register, handleSubmit, formState, control, setValue, setError } = useForm<SiteForm>({
     defaultValues: {
       name: '',
-      timezone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      timezone: ownZone(),
       country: '',
       packs: ['house'],
       method: 'annualizing',
@@ -49,6 +57,16 @@ export function AddSite({ onClose }: { onClose: () => void }) {
     },
   });
   const { errors } = formState;
+  const zones = zonesOf(useWatch({ control, name: 'country' }));
+  const timezone = useWatch({ control, name: 'timezone' });
+  useEffect(() => {
+    register('timezone', {
+      validate: (value) =>
+        value.trim() === ''
+          ? 'Choose the zone in which the site lies.'
+          : isTimezone(value.trim()) || 'No such time zone. Write it like America/Chicago.',
+    });
+  }, [register]);
   const save = handleSubmit((form) => {
     if (!person) {
       setError('root', { message: 'Choose who is writing.' });
@@ -63,12 +81,15 @@ export function AddSite({ onClose }: { onClose: () => void }) {
       altitudeM: form.altitude.trim() === '' ? null : Number(form.altitude),
       leakRateMethod: [{ from: '1990-01-01', method: form.method }],
     };
-    change.mutate({ changes: [{ table: 'sites', id, row }], by: person.id }, { onSuccess: onClose });
+    change.mutate(
+      { changes: [{ table: 'sites', id, row }], by: person.id },
+      { onSuccess: () => onClose(id) },
+    );
   });
   return (
     <Sheet
       title="Add a site"
-      onClose={onClose}
+      onClose={() => onClose()}
       footer={<SaveBar words="Save the site" saving={change} onSave={() => void save()} />}
     >
       <form onSubmit={(event) => void save(event)}>
@@ -83,19 +104,35 @@ export function AddSite({ onClose }: { onClose: () => void }) {
           hint="Its rule sets are ticked below; put them right if others hold."
           choices={COUNTRIES}
           {...register('country', {
-            onChange: (event: { target: { value: string } }) =>
-              setValue('packs', [...packsOf(event.target.value)], { shouldDirty: true }),
+            onChange: (event: { target: { value: string } }) => {
+              setValue('packs', [...packsOf(event.target.value)], { shouldDirty: true });
+              const [only, ...more] = zonesOf(event.target.value);
+              if (only === undefined) return;
+              const all = [only, ...more];
+              // Of several zones of a country only a person knows which.
+              const known = more.length === 0 ? only : all.find((zone) => zone === timezone);
+              setValue('timezone', known ?? '');
+            },
           })}
         />
-        <TextField
-          label="Time zone"
-          hint="A deadline runs through the end of its day here."
-          {...register('timezone', {
-            validate: (value) =>
-              isTimezone(value.trim()) || 'No such time zone. Write it like America/Chicago.',
-          })}
-          error={errors.timezone?.message ?? null}
-        />
+        {zones.length > 0 ? (
+          <ChoiceField
+            label="Time zone"
+            hint={ZONE_HINT}
+            choices={zones.map((zone) => ({ value: zone, words: zone.replaceAll('_', ' ') }))}
+            value={timezone}
+            onChange={(zone) => setValue('timezone', zone, { shouldValidate: true })}
+            error={errors.timezone?.message ?? null}
+          />
+        ) : (
+          <TextField
+            label="Time zone"
+            hint={ZONE_HINT}
+            value={timezone}
+            onChange={(event) => setValue('timezone', event.target.value)}
+            error={errors.timezone?.message ?? null}
+          />
+        )}
         <fieldset className="mb-4">
           <legend className="font-semibold">Rule sets that hold here</legend>
           <p className="text-soft">

@@ -2,7 +2,7 @@
 import { useDeferredValue, useId, useState } from 'react';
 import { ChevronDown } from 'lucide-react';
 import { useSite, useSites } from '../data/queries';
-import { inputShape } from '../parts/Field';
+import { Fault, inputShape } from '../parts/Field';
 import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
@@ -13,8 +13,10 @@ export function SiteChoice({
   none,
   value,
   onChange,
+  error = null,
 }: {
   label: string;
+  error?: string | null;
   /** the label is seen, not only heard */
   labelled?: boolean;
   /** what no site is called; left out: one must be chosen */
@@ -28,7 +30,7 @@ export function SiteChoice({
   const id = useId();
   const many = first?.next != null;
   return (
-    <div className={labelled ? 'mb-4' : ''}>
+    <div data-field="" className={labelled ? 'mb-4' : ''}>
       {labelled && (
         <label htmlFor={id} className="mb-1 block font-semibold">
           {label}
@@ -61,6 +63,7 @@ export function SiteChoice({
           ))}
         </select>
       )}
+      {error && <Fault>{error}</Fault>}
       {picking && (
         <SiteSheet
           title={label}

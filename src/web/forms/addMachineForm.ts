@@ -10,8 +10,10 @@ import { massOf } from '../../record/gasDraft';
 export interface MachineForm {
   siteId: string;
   name: string;
-  kind: ApplianceKind;
-  category: Category;
+  /** empty until somebody chose */
+  kind: ApplianceKind | '';
+  category: Category | '';
+  lightCommercialAirConditioning: boolean;
   refrigerant: string;
   installedOn: string;
   hermetic: boolean;
@@ -52,8 +54,9 @@ export function chargeOf(form: MachineForm, unit: MassUnit) {
 export const freshMachine = (siteId: string): MachineForm => ({
   siteId,
   name: '',
-  kind: 'walkIn',
-  category: 'commercialRefrigeration',
+  kind: '',
+  category: '',
+  lightCommercialAirConditioning: false,
   refrigerant: '',
   installedOn: '',
   hermetic: false,
@@ -69,7 +72,7 @@ export const freshMachine = (siteId: string): MachineForm => ({
 
 /** What is sent: the machine, its spaces, and what is known of it as entries. */
 export function newMachineOf(
-  form: MachineForm,
+  form: MachineForm & { kind: ApplianceKind; category: Category },
   { ids, by, today, unit }: { ids: ReturnType<typeof makeIds>; by: string; today: string; unit: MassUnit },
 ) {
   const id = ids.of('machine');
@@ -84,6 +87,9 @@ export function newMachineOf(
     name: form.name.trim(),
     kind: form.kind,
     category: form.category,
+    ...(form.category === 'comfortCooling'
+      ? { lightCommercialAirConditioning: form.lightCommercialAirConditioning }
+      : {}),
     refrigerant: form.refrigerant === NOT_KNOWN ? null : form.refrigerant,
     installedOn: form.installedOn || null,
     recordFrom: form.recordFrom || today,

@@ -20,6 +20,8 @@ export default function MachinesPage() {
   const sites = useSites().data?.rows ?? [];
   const [params, setParams] = useSearchParams();
   const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
+  // The site that was just added is where the next machine stands, most likely.
+  const [added, setAdded] = useState('');
   // Kept here and only mirrored in the address: an address changes too late for fast typing.
   const [filters, setFilters] = useState<Filters>(() => filtersOf(params));
   const set = (change: Partial<Filters>) => {
@@ -74,11 +76,18 @@ export default function MachinesPage() {
         onClear={() => set({ ...NO_FILTERS, sort: filters.sort, descending: filters.descending })}
         onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')}
       />
-      {adding === 'site' && <AddSite onClose={() => setAdding(null)} />}
+      {adding === 'site' && (
+        <AddSite
+          onClose={(site) => {
+            if (site !== undefined) setAdded(site);
+            setAdding(null);
+          }}
+        />
+      )}
       {adding === 'machine' && (
         <AddMachine
           onClose={() => setAdding(null)}
-          initialSite={filters.site}
+          initialSite={filters.site || added}
           onAddSite={() => setAdding('site')}
         />
       )}

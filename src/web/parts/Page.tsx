@@ -1,5 +1,6 @@
 /** The frame of a page: heading and main action, and what to show while there is nothing to show. */
 import type { ReactNode } from 'react';
+import clsx from 'clsx';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { Button } from './Button';
 
@@ -14,7 +15,13 @@ interface PageProps {
 
 export function Page({ title, subtitle, actions, main, children }: PageProps) {
   return (
-    <main className="mx-auto w-full max-w-[75rem] px-4 pb-56 pt-5 sm:px-7 lg:pb-10">
+    <main
+      className={clsx(
+        'mx-auto w-full max-w-[75rem] px-4 pt-5 sm:px-7 lg:pb-10',
+        // A message may stand above the main action.
+        main ? 'pb-56' : 'pb-40',
+      )}
+    >
       <header className="mb-4 flex flex-wrap items-start gap-x-4 gap-y-3">
         <div className="min-w-0 flex-1 basis-64">
           <h1 className="break-words">{title}</h1>

@@ -24,6 +24,8 @@ export function PickField({ choices, value, onChange, ...about }: PickProps) {
             id={id}
             type="button"
             aria-haspopup="dialog"
+            // The label alone would hide from a screen reader what is chosen.
+            aria-label={`${about.label}: ${chosen?.words ?? 'choose'}`}
             aria-describedby={describedBy}
             aria-invalid={invalid}
             className={clsx(inputShape, 'flex cursor-pointer items-center gap-2 text-left')}

@@ -222,7 +222,7 @@ export function GasFields({
       ) : (
         beside
       )}
-      <WriterField error={tried ? errors.by : undefined} />
+      {(!fixed || errors.by !== undefined) && <WriterField error={tried ? errors.by : undefined} />}
       <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
     </form>
   );

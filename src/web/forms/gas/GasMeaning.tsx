@@ -29,7 +29,7 @@ export function GasMeaning({ preview, present, system, today, added, labels }: P
   const rod = rodOf(standing);
   const before = (preview?.before ?? present).headroom;
   return (
-    <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-5 bg-card px-3 py-3">
+    <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-3 bg-card px-3 py-2">
       <RodDrawing size="full" rod={rod} system={system} />
       <p className="flex flex-wrap justify-between gap-x-4 font-semibold">
         <span className={rod.limit && rod.exceeded ? 'text-brick' : ''}>{rodWords(rod, system)}</span>

@@ -18,12 +18,10 @@ export function Weigh({
   const [open, setOpen] = useState(draft.before !== '' || draft.counted !== '');
   const change = (part: Partial<Weighing>) => set({ ...draft, ...part });
   return (
-    <details className="rule-b mb-4" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className="rule-b mb-2" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="flex min-h-12 cursor-pointer flex-wrap items-center gap-x-2">
         <span className="font-semibold text-green underline underline-offset-4">Bottle on the scale</span>
-        <span className="text-soft">
-          {out ? 'before and after, or zeroed' : 'before and after, less what stays in the hoses'}
-        </span>
+        <span className="text-soft">before and after, or zeroed</span>
       </summary>
       <Choices
         label="Scale"

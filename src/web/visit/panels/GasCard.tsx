@@ -34,7 +34,7 @@ export function useVisitGas(
   });
 }
 
-/** What of this visit's gas is written down: each portion by itself, and together. */
+/** What of this visit's gas is written down: the portions of a charge and their sum; each stands on the clipboard. */
 function Portions({ direction }: { direction: Direction }) {
   const { record, view } = useVisit();
   const portions = record.entries.flatMap(({ entry }) => (entry.kind === direction ? entry : []));
@@ -42,23 +42,19 @@ function Portions({ direction }: { direction: Direction }) {
   const weighed = portions.flatMap(({ mass }) => (mass ? exactGrams(mass) : []));
   const sum = massText(grams(weighed.reduce((a, b) => (a + b) as typeof a, NO_MASS)), view.system);
   const unweighed = portions.length - weighed.length;
+  const last = portions.at(-1);
   return (
-    <div className="mb-3 border-l-4 border-green pl-3" role="group" aria-label="Written in this visit">
-      <ul>
-        {portions.map((entry) => (
-          <li key={entry.id}>
-            <span className="text-soft">Written: </span>
-            {sentenceOf(entry, view.system, view.names)}
-          </li>
-        ))}
-      </ul>
-      {portions.length > 1 && (
-        <p className="font-semibold">
+    <p aria-label="Written in this visit" role="group" className="mb-1 border-l-4 border-green pl-3">
+      <span className="text-soft">Written: </span>
+      {portions.length === 1 && last ? (
+        sentenceOf(last, view.system, view.names)
+      ) : (
+        <span className="font-semibold">
           {portions.length} portions, {weighed.length === 0 ? 'none of them weighed' : `${sum} in all`}
           {unweighed > 0 && weighed.length > 0 && `, and ${String(unweighed)} not weighed`}
-        </p>
+        </span>
       )}
-    </div>
+    </p>
   );
 }
 

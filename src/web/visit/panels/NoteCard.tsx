@@ -80,11 +80,11 @@ export function NoteCard(props: Props) {
   };
   const { entry, errors } = madeOf(spec, draft, frame, place, day);
   const shown = tried ? errors : {};
-  const empty = spec.fields.every((field) => isEmpty(draft[field.key]));
+  const saysNothing = spec.fields.length > 0 && spec.fields.every((field) => isEmpty(draft[field.key]));
 
   const submit = async () => {
     refusal.try();
-    if (!entry) return;
+    if (!entry || saysNothing) return;
     const base = newEntry(spec.kind, {});
     if (!base) return;
     // What was made with the form, such as the id of a leak, is the same after a reload.
@@ -106,12 +106,20 @@ export function NoteCard(props: Props) {
       form={refusal.form}
       weight={main === false ? 'plain' : 'main'}
       className="w-full sm:w-auto"
-      disabled={deed.writing || (empty && spec.fields.length > 0)}
+      disabled={deed.writing}
     >
       {deed.writing ? 'Saving…' : save}
     </Button>
   );
-  const refused = <Refused labels={faultyLabels(spec, shown)} />;
+  const faulty = faultyLabels(spec, shown);
+  const refused =
+    tried && saysNothing && faulty.length === 0 ? (
+      <p role="alert" className="mb-2 font-semibold text-brick">
+        ▲ Not saved: nothing is said here yet.
+      </p>
+    ) : (
+      <Refused labels={faulty} />
+    );
   const fieldsOf = (fields: readonly AskedField[]) => (
     <div className="grid gap-x-8 sm:grid-cols-2">
       {fields.map((field) => (
@@ -173,7 +181,7 @@ export function NoteCard(props: Props) {
   );
 }
 
-const SHOWN = 3;
+const SHOWN = 2;
 
 /** What this form wrote in this visit: the form begins anew below it. */
 function Written({ entries, spec }: { entries: readonly Entry[]; spec: Form }) {
@@ -185,7 +193,7 @@ function Written({ entries, spec }: { entries: readonly Entry[]; spec: Form }) {
   return (
     <ul aria-label={`Written: ${spec.title}`} className="mb-3 border-l-4 border-green pl-3">
       {own.slice(-SHOWN).map((entry) => (
-        <li key={entry.id}>
+        <li key={entry.id} className="line-clamp-2">
           <span className="text-soft">Written: </span>
           {sentenceOf(entry, view.system, view.names)}
         </li>
