@@ -23,3 +23,8 @@ export function Fold({
     </details>
   );
 }
+
+/** Folds that stand side by side on a phone until one is opened. */
+export const FoldPair = ({ children }: { children: ReactNode }) => (
+  <div className="grid grid-cols-2 gap-x-4 lg:grid-cols-1 [&>[open]]:col-span-full">{children}</div>
+);

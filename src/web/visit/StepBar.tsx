@@ -50,7 +50,7 @@ export function WithStepBar({ children }: { children: ReactNode }) {
       <nav
         aria-label="Step before and step after"
         data-bar="step"
-        className="no-print rule-t sticky bottom-[4.1rem] z-20 -mx-4 mt-4 flex items-stretch gap-2 bg-paper px-4 py-2 sm:mx-0 sm:px-0 lg:bottom-0"
+        className="no-print rule-t sticky bottom-[4.1rem] z-20 -mx-4 mt-2 flex items-stretch gap-2 bg-paper px-4 py-2 sm:mx-0 sm:px-0 lg:bottom-0"
       >
         {before && (
           <ButtonLink

@@ -18,6 +18,7 @@ import { stepFrom, visitAddress } from '../data/visitAddress';
 import { Clipboard, ClipboardButton } from './Clipboard';
 import { Cautions, Guards } from './panels/Guards';
 import { PhotoButton } from './photos/PhotoButton';
+import { FoldPair } from '../parts/Fold';
 import { SchoolPicks } from './panels/SchoolPick';
 import { StepButton, Strip } from './Strip';
 import { WithStepBar } from './StepBar';
@@ -91,8 +92,10 @@ function Laid() {
         <WithStepBar>
           <Guards />
           <StepScreen key={`${step} ${String(day)}`} />
-          <Cautions />
-          <SchoolPicks />
+          <FoldPair>
+            <Cautions />
+            <SchoolPicks />
+          </FoldPair>
           <Machines at="foot" />
         </WithStepBar>
       </main>

@@ -126,16 +126,18 @@ export function GasFields({
           }
         />
       )}
-      <CheckField
-        label="Not weighed"
-        checked={draft.notWeighed}
-        onChange={(event) => set({ notWeighed: event.target.checked })}
-        hint={
-          draft.notWeighed
-            ? 'The entry is kept without a weight; the leak rate of that day becomes unknown, not zero.'
-            : undefined
-        }
-      />
+      <div className="-mt-2">
+        <CheckField
+          label="Not weighed"
+          checked={draft.notWeighed}
+          onChange={(event) => set({ notWeighed: event.target.checked })}
+          hint={
+            draft.notWeighed
+              ? 'The entry is kept without a weight; the leak rate of that day becomes unknown, not zero.'
+              : undefined
+          }
+        />
+      </div>
       {draft.notWeighed && (
         <TextField
           label="Why not"

@@ -193,7 +193,7 @@ function Written({ entries, spec }: { entries: readonly Entry[]; spec: Form }) {
   return (
     <ul aria-label={`Written: ${spec.title}`} className="mb-3 border-l-4 border-green pl-3">
       {own.slice(-SHOWN).map((entry) => (
-        <li key={entry.id} className="line-clamp-2">
+        <li key={entry.id} className="truncate">
           <span className="text-soft">Written: </span>
           {sentenceOf(entry, view.system, view.names)}
         </li>

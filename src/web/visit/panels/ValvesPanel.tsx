@@ -25,8 +25,7 @@ export function ValvesPanel() {
       ],
       `${valve.valve}: open again.`,
     );
-  if (shut.length === 0)
-    return <p className="mb-2 text-soft">No valve is written down as shut: touch one on the drawing.</p>;
+  if (shut.length === 0) return <p className="mb-1 text-soft">No valve is written down as shut.</p>;
   return (
     <section aria-label="Valves shut, to be opened again" className="mb-3">
       <ApiError error={deed.error} />

@@ -9,7 +9,7 @@ import { foldedObligations } from '../../../words/duties';
 import { WhatIf } from '../../panels/WhatIf';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
-import { Fold } from '../../parts/Fold';
+import { Fold, FoldPair } from '../../parts/Fold';
 import { RodDrawing } from '../../parts/Rod';
 import { DutyMark } from '../../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../../words/codes';
@@ -47,32 +47,36 @@ export function Decide() {
         save="Save the decision"
         atThumb
       />
-      <Fold title="On the drawing" about="leaks by their state">
-        <VisitDrawing
-          label="The machine, with its leaks"
-          round={round}
-          values={false}
-          still
-          shown={(part) => ({ leaks: leaks.filter((leak) => leak.part === part.id).length })}
-        />
-      </Fold>
-      <StepCalculators />
-      <Fold title="What if gas went in?" about="what the law will ask at the next top-off">
-        <WhatIf view={view} />
-      </Fold>
-      <Fold title="In law" about="extension, shutdown, plan, conversion, retirement">
-        <div className="flex flex-wrap gap-2">
-          {LEGAL.map((kind) => (
-            <Button
-              key={kind}
-              className="px-3"
-              onClick={() => write.open({ kind, machineId: view.machine.appliance.id })}
-            >
-              {kindForm(kind).title}
-            </Button>
-          ))}
-        </div>
-      </Fold>
+      <FoldPair>
+        <Fold title="On the drawing" about="leaks by their state">
+          <VisitDrawing
+            label="The machine, with its leaks"
+            round={round}
+            values={false}
+            still
+            shown={(part) => ({ leaks: leaks.filter((leak) => leak.part === part.id).length })}
+          />
+        </Fold>
+        <Fold title="What if gas went in?" about="what the law will ask at the next top-off">
+          <WhatIf view={view} />
+        </Fold>
+      </FoldPair>
+      <FoldPair>
+        <StepCalculators />
+        <Fold title="In law" about="extension, shutdown, plan, conversion, retirement">
+          <div className="flex flex-wrap gap-2">
+            {LEGAL.map((kind) => (
+              <Button
+                key={kind}
+                className="px-3"
+                onClick={() => write.open({ kind, machineId: view.machine.appliance.id })}
+              >
+                {kindForm(kind).title}
+              </Button>
+            ))}
+          </div>
+        </Fold>
+      </FoldPair>
     </>
   );
 }

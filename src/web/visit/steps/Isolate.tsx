@@ -1,7 +1,7 @@
 /** Step 7: pump down, valve off or recover; valves by touch; gas by weight, never let out. */
 import { notesOf } from '../../../core/visit/visitRecord';
 import { noteForm } from '../../../record/forms';
-import { Fold } from '../../parts/Fold';
+import { Fold, FoldPair } from '../../parts/Fold';
 import { Weigh } from '../charge/Weigh';
 import { useWeighing } from '../charge/useWeighing';
 import { SectionDrawing } from '../drawing/SectionDrawing';
@@ -36,16 +36,18 @@ export function Isolate() {
         save="Save how it was isolated"
         atThumb
       />
-      <Fold
-        title="Gas recovered"
-        about="by weight, each bottle an entry of its own"
-        open={recovering && !record.entries.some(({ entry }) => entry.kind === 'refrigerantRecovered')}
-      >
-        <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
-        <GasCard form={gas} words="Write the gas down as recovered" />
-      </Fold>
+      <FoldPair>
+        <Fold
+          title="Gas recovered"
+          about="by weight, each bottle an entry of its own"
+          open={recovering && !record.entries.some(({ entry }) => entry.kind === 'refrigerantRecovered')}
+        >
+          <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
+          <GasCard form={gas} words="Write the gas down as recovered" />
+        </Fold>
+        <StepCalculators />
+      </FoldPair>
       <DisconnectedPanel />
-      <StepCalculators />
     </>
   );
 }
