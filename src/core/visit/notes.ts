@@ -206,7 +206,6 @@ export const NOTES = {
   school: note('readings', { question: filledText, school: filledText, why: maybe(z.string()) }),
   checklist: note('readings', { item: filledText, answer: stated(z.enum(['yes'])) }),
   signed: note('handover', {
-    /** null where nobody signed */
     name: maybe(filledText),
     role: maybe(z.string()),
     /** strokes of the pen as SVG path data, in the box of the pad; null where nobody could sign, with the reason */
