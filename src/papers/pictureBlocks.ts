@@ -55,6 +55,9 @@ export function signatureBlock(record: VisitRecord): Block {
   return {
     title: 'Signature',
     wide: true,
-    contents: [...(path ? [{ type: 'signature', path, name: name ?? '' } as const] : []), linesOf([{ words: line }])],
+    contents: [
+      ...(path ? [{ type: 'signature', path, name: name ?? '' } as const] : []),
+      linesOf([{ words: line }]),
+    ],
   };
 }
