@@ -7,7 +7,7 @@ import { standing } from '../core/testkit/facts';
 import { type Form, noteForm } from './forms';
 import { placedInDay } from './placeInDay';
 import { stepFrom, visitAddress, visitOf } from '../web/data/visitAddress';
-import { initialValues, madeOf } from './formValues';
+import { faultyLabels, initialValues, madeOf } from './formValues';
 import { type FormPlace, placeOf } from './place';
 import { EMPTY_DRAFT } from './statedDraft';
 import { undoing, voidOf } from './voiding';
@@ -171,4 +171,18 @@ describe('where a visit stands in the address', () => {
     const corrected = { ...past, supersedes: 'x', visitId: 'old' };
     expect(placed(corrected, 'v')).toEqual(corrected);
   });
+});
+
+test('a refusal names what is wrong by its label, in the order of the form', () => {
+  const spec = noteForm('isolation');
+  const values = initialValues(spec, {}, null, standing([], TODAY));
+  const place = placeOf('lb', { packs: ['us-hfc'], altitudeM: null });
+  const { entry, errors } = madeOf(spec, values, { ...frame, by: null, on: '' }, place, dayOf(TODAY));
+  expect(entry).toBeNull();
+  expect(faultyLabels(spec, errors)).toEqual(['Way', 'Who is writing', 'Day']);
+  const said = madeOf(spec, { ...values, way: 'pumpDown' }, frame, place, dayOf(TODAY));
+  expect([faultyLabels(spec, said.errors), said.entry]).toEqual([
+    [],
+    expect.objectContaining({ way: 'pumpDown' }),
+  ]);
 });

@@ -42,4 +42,6 @@ const listen = (tell: () => void): (() => void) => {
   return () => listeners.delete(tell);
 };
 
-export const useMessage = (): Message | null => useSyncExternalStore(listen, () => shown);
+export const shownMessage = (): Message | null => shown;
+
+export const useMessage = (): Message | null => useSyncExternalStore(listen, shownMessage);
