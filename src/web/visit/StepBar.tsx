@@ -20,6 +20,16 @@ export function MainAction({ children }: { children: ReactNode }) {
   return bar && createPortal(children, bar);
 }
 
+/** A save with what it was refused for: in the bar at the thumb, or where it is said. */
+export const SaveHere = ({ atThumb, children }: { atThumb: boolean; children: ReactNode }) =>
+  atThumb ? (
+    <MainAction>
+      <div>{children}</div>
+    </MainAction>
+  ) : (
+    children
+  );
+
 /** A step and its bar. */
 export function WithStepBar({ children }: { children: ReactNode }) {
   const { step, visitId, view } = useVisit();

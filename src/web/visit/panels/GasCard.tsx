@@ -9,7 +9,7 @@ import { type GasFormState, useGasForm } from '../../forms/gas/useGasForm';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
 import { Button } from '../../parts/Button';
-import { MainAction } from '../StepBar';
+import { SaveHere } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 /** The form of this visit's gas; `also` is written with it. */
@@ -79,19 +79,10 @@ export function GasCard({
       <Portions direction={form.draft.direction} />
       <GasFields form={form} today={view.today} fixed />
       <ApiError error={form.saving.error} />
-      {atThumb ? (
-        <MainAction>
-          <div>
-            {refused}
-            {button}
-          </div>
-        </MainAction>
-      ) : (
-        <>
-          {refused}
-          {button}
-        </>
-      )}
+      <SaveHere atThumb={atThumb}>
+        {refused}
+        {button}
+      </SaveHere>
     </div>
   );
 }

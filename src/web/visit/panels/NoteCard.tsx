@@ -18,7 +18,7 @@ import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
 import { useVisitWrite } from '../useVisitWrite';
 import { useKeptDraft } from '../../data/useKeptDraft';
-import { MainAction } from '../StepBar';
+import { SaveHere } from '../StepBar';
 import { useVisit } from '../visitContext';
 
 interface Props {
@@ -164,19 +164,10 @@ export function NoteCard(props: Props) {
       {below?.(draft, entry)}
       {(!person || !first) && <WriterField error={tried && !person ? 'Choose your name.' : undefined} />}
       <ApiError error={deed.error} />
-      {atThumb ? (
-        <MainAction>
-          <div>
-            {refused}
-            {button}
-          </div>
-        </MainAction>
-      ) : (
-        <>
-          {refused}
-          {button}
-        </>
-      )}
+      <SaveHere atThumb={atThumb}>
+        {refused}
+        {button}
+      </SaveHere>
     </form>
   );
 }
