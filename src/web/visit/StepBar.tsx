@@ -24,7 +24,7 @@ export function MainAction({ children }: { children: ReactNode }) {
 export const SaveHere = ({ atThumb, children }: { atThumb: boolean; children: ReactNode }) =>
   atThumb ? (
     <MainAction>
-      <div>{children}</div>
+      <div className="flex flex-col [&>button]:flex-1">{children}</div>
     </MainAction>
   ) : (
     children
