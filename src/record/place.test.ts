@@ -12,5 +12,7 @@ it('stays as it was chosen for a quantity, and says nothing of others', () => {
 it('is the field’s own before that of the system', () => {
   const own = { us: 'micron', metric: 'mbar' };
   expect(usualUnit({ system: 'metric', units: {} }, 'vacuum', own).unit).toBe('mbar');
-  expect(usualUnit({ system: 'metric', units: { 'vacuum mbar': 'micron' } }, 'vacuum', own).unit).toBe('micron');
+  expect(usualUnit({ system: 'metric', units: { 'vacuum mbar': 'micron' } }, 'vacuum', own).unit).toBe(
+    'micron',
+  );
 });
