@@ -181,16 +181,17 @@ const BESIDE: Readonly<Record<string, string>> = {
   on: 'Day',
   by: 'Who is writing',
   correctionReason: 'Reason for the correction',
+  why: 'Why it changes',
 };
 
 /** Labels of what is wrong, in the order of the form. */
 export const faultyLabels = (
-  spec: Pick<Form, 'fields'>,
+  { fields }: { fields: readonly { key: string; label: string }[] },
   errors: Readonly<Record<string, string>>,
 ): string[] => [
-  ...spec.fields.flatMap(({ key, label }) => (key in errors ? label : [])),
+  ...fields.flatMap(({ key, label }) => (key in errors ? label : [])),
   ...Object.keys(errors)
-    .filter((key) => !spec.fields.some((field) => field.key === key))
+    .filter((key) => !fields.some((field) => field.key === key))
     .map((key) => BESIDE[key] ?? errors[key] ?? key),
 ];
 

@@ -20,6 +20,9 @@ export interface FormPlace {
   units?: Readonly<Partial<Record<string, string>>>;
 }
 
+/** By what a chosen unit is kept. */
+export const unitKey = (dimension: string, usual: string): string => `${dimension} ${usual}`;
+
 /** The unit of a bare number: what was chosen last for such a quantity, else the field's own, else that of the system. */
 export function usualUnit(
   { system, units = {} }: Pick<FormPlace, 'system' | 'units'>,
@@ -27,7 +30,7 @@ export function usualUnit(
   own?: Readonly<Record<UnitSystem, string>>,
 ): { usual: string; unit: string } {
   const usual = own?.[system] ?? readIn(dimension, system);
-  return { usual, unit: units[`${dimension} ${usual}`] ?? usual };
+  return { usual, unit: units[unitKey(dimension, usual)] ?? usual };
 }
 
 /** Pa absolute at a site; at sea level where its height is not known, or is none. */

@@ -61,7 +61,7 @@ export function grams(exact: ExactGrams): number {
 
 /** The same mass in another unit, with 4 decimals, halves up: `inUnit(exactGrams({ value: 1, unit: 'kg' }), 'lb')` is 2.2046. */
 export function inUnit(exact: ExactGrams, unit: MassUnit): number {
-  return Number(halfUp(exact * 10_000n, UNITS[unit].nanograms * 10n ** BigInt(DECIMALS - NANO_PLACES))) / 1e4;
+  return Number(halfUp(exact * 10_000n, UNITS[unit].nanograms * PER_NANO)) / 1e4;
 }
 
 /** Grams with 9 decimals, rounded down: what may still be added is never said too large. */

@@ -82,8 +82,8 @@ function factsOf(
   today: (site: Site) => Day,
   packs: Packs,
 ): Read['gasFactsOn'] {
-  const dead = deadIds(all);
-  const byMachine = entriesByMachine(all);
+  // Most tables tell no gas: nothing is sorted for them.
+  let sorted: { dead: ReadonlySet<string>; byMachine: ReadonlyMap<string, Entry[]> } | null = null;
   const found = new Map<string, ReadonlyMap<string, GasFacts>>();
   return ({ applianceId, on }) => {
     const appliance = machines.get(applianceId ?? '');
@@ -91,8 +91,9 @@ function factsOf(
     if (!appliance || !site) return null;
     let facts = found.get(appliance.id);
     if (!facts) {
-      const entries = byMachine.get(appliance.id) ?? [];
-      facts = gasFacts({ appliance, site, entries, dead, today: today(site), packs });
+      sorted ??= { dead: deadIds(all), byMachine: entriesByMachine(all) };
+      const entries = sorted.byMachine.get(appliance.id) ?? [];
+      facts = gasFacts({ appliance, site, entries, dead: sorted.dead, today: today(site), packs });
       found.set(appliance.id, facts);
     }
     return facts.get(on) ?? null;

@@ -34,6 +34,13 @@ const shownAs = (sheet: string, row: number, state: Shown['state'], words: strin
   faults: [],
 });
 
+const plannedAs = (sheet: string, row: number): PlannedRow => ({
+  key: rowName(sheet, row),
+  faulty: false,
+  rows: [],
+  entries: [],
+});
+
 export function comesAlong(logbook: Logbook, present: PresentBeside, packs: Packs): ComesAlong {
   const found: ComesAlong = { planned: [], shown: [], packs };
   for (const [index, figure] of figuresIn(logbook).entries()) addFigure(found, figure, index + 1, present);
@@ -45,13 +52,7 @@ export function comesAlong(logbook: Logbook, present: PresentBeside, packs: Pack
       found.shown.push(shownAs('issued', index + 1, 'known', words));
       continue;
     }
-    found.planned.push({
-      key: rowName('issued', index + 1),
-      faulty: false,
-      rows: [],
-      entries: [],
-      issued: [row],
-    });
+    found.planned.push({ ...plannedAs('issued', index + 1), issued: [row] });
     const twice = numbers.has(row.number) ? '; another document here has this number too' : '';
     found.shown.push(shownAs('issued', index + 1, 'ready', `${words}${twice}`));
   }
@@ -69,13 +70,7 @@ function addFigure(found: ComesAlong, own: OwnFigure, place: number, { figures }
   const next = amended(pack, own.amendment);
   if (ours === undefined && next.ok) {
     found.packs = { ...found.packs, [packId]: next.value };
-    found.planned.push({
-      key: rowName('figures', place),
-      faulty: false,
-      rows: [],
-      entries: [],
-      figures: [own],
-    });
+    found.planned.push({ ...plannedAs('figures', place), figures: [own] });
     found.shown.push(
       shownAs('figures', place, 'ready', `${words}; every machine here is judged by it from then on`),
     );

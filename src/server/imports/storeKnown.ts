@@ -44,7 +44,8 @@ export function knownStore(db: Tables, clock: Clock): KnownStore {
         for (const { id, row } of await store.rowsOf(table))
           if (!isWithdrawn(row)) rows.set(`${table} ${id}`, row);
       const undone = new Set(await store.undoneIds());
-      const ids = entries.map((id) => idAgain(id, (each) => undone.has(each)));
+      const idHere = (id: string): string => idAgain(id, (each) => undone.has(each));
+      const ids = entries.map(idHere);
       const there = new Map<string, Entry>();
       for (let start = 0; start < ids.length; start += IDS_OF_A_PART)
         for (const entry of await store.entriesById(ids.slice(start, start + IDS_OF_A_PART)))
@@ -56,7 +57,7 @@ export function knownStore(db: Tables, clock: Clock): KnownStore {
         },
         rowOf: (table: RowTable, id: string) => rows.get(`${table} ${id}`) ?? null,
         entryOf: (id: string) => there.get(id) ?? null,
-        idHere: (id: string) => idAgain(id, (each) => undone.has(each)),
+        idHere,
       };
     },
   };

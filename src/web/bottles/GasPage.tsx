@@ -1,6 +1,7 @@
 /** Gas: the bottles, by what they hold, with what the logbook knows of them; added, put right, scrapped. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import { HERE } from '../data/here';
 import type { Cylinder } from '../../core/logbook/tables';
 import { dayOf } from '../../core/quantity/day';
 import { useBottleFlows, useBottlePages, useOwners, useToday } from '../data/queries';
@@ -65,7 +66,7 @@ function Holding({ gas, bottles }: { gas: string; bottles: readonly Cylinder[] }
   const flows = useBottleFlows(gas).data;
   const table = useTable(gas).data ?? null;
   const owners = useOwners().data ?? [];
-  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const today = useToday(HERE);
   const [opened, setOpened] = useState<{ bottle: Cylinder; how: 'change' | 'history' } | null>(null);
   return (
     <Section title={gas} aside={<span className="text-soft">{bottles.length}</span>}>

@@ -1,6 +1,7 @@
 /** The company's people, owners and instruments, each with the way to put it right. */
 import { type ReactNode } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import { HERE } from '../data/here';
 import { type RowTable } from '../../contract/rows';
 import { dayOf } from '../../core/quantity/day';
 import { checkState } from '../../core/visit/instrument';
@@ -67,7 +68,7 @@ const adding = (table: RowTable): Opened => ({ table, id: uuidv7(), title: '', h
 
 export function People({ open }: { open: Open }) {
   const { people } = useWriter();
-  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const today = useToday(HERE);
   return (
     <Section title="People">
       {people.length === 0 && <p className="mb-3 text-soft">Nobody is on the list yet.</p>}
@@ -135,7 +136,7 @@ export function Owners({ open }: { open: Open }) {
 
 export function Instruments({ open }: { open: Open }) {
   const instruments = useInstruments();
-  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const today = useToday(HERE);
   return (
     <Section title="Instruments">
       <Loaded query={instruments}>

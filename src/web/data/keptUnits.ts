@@ -1,11 +1,9 @@
 /** Units that somebody chose in a visit in place of the usual ones: each stays for that quantity until another is chosen. */
 import { createContext, useContext, useState } from 'react';
+import { unitKey } from '../../record/place';
 import { readKept, writeKept } from './kept';
 
-/** by the quantity and its usual unit, such as `temperature °F` */
 export type KeptUnits = Readonly<Partial<Record<string, string>>>;
-
-export const unitKey = (dimension: string, usual: string): string => `${dimension} ${usual}`;
 
 export function useKeptUnits(visitId: string) {
   const key = `abacus.visit ${visitId} units`;

@@ -1,5 +1,6 @@
 /** Who is writing: chosen once on this device; every entry carries it. Accounts come later. */
 import { type ReactNode, createContext, useContext, useMemo, useState } from 'react';
+import { HERE } from './here';
 import type { Person } from '../../core/logbook/tables';
 import { hasLeft } from '../../core/logbook/people';
 import { usePeople, useToday } from './queries';
@@ -21,7 +22,7 @@ const KEY = 'abacus.writer';
 export function WriterProvider({ children }: { children: ReactNode }) {
   const people = usePeople().data;
   const [id, setId] = useState(() => localStorage.getItem(KEY));
-  const today = useToday(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const today = useToday(HERE);
   const writer = useMemo<Writer>(() => {
     const here = (people ?? []).filter((each) => today === null || !hasLeft(each, today));
     return {

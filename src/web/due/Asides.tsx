@@ -8,7 +8,7 @@ import { RodDrawing } from '../parts/Rod';
 import { DutyMark } from '../parts/StateMark';
 import { dayWords, untilWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
-import { HERE } from './here';
+import { HERE } from '../data/here';
 
 export function Trips({ site, onPick }: { site: string | null; onPick: (id: string) => void }) {
   const trips = useTripPages();

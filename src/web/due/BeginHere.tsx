@@ -4,15 +4,13 @@ import { Check } from 'lucide-react';
 import { AddPerson } from '../forms/AddPerson';
 import { useWriter } from '../data/writer';
 import { useSites } from '../data/queries';
-import { AddMachine } from '../forms/AddMachine';
-import { AddSite } from '../forms/AddSite';
+import { type Added, Adding } from '../forms/Adding';
 import { Button } from '../parts/Button';
 
 export default function BeginHere() {
   const { here, listed, person } = useWriter();
   const sites = useSites().data?.rows ?? [];
-  const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
-  const [added, setAdded] = useState('');
+  const [adding, setAdding] = useState<Added>(null);
   const done = 'text-soft line-through';
   return (
     <section aria-label="Begin here" className="rule-t rule-b my-4 max-w-[44rem] px-1 py-6">
@@ -59,17 +57,7 @@ export default function BeginHere() {
           </p>
         </li>
       </ol>
-      {adding === 'site' && (
-        <AddSite
-          onClose={(site) => {
-            if (site !== undefined) setAdded(site);
-            setAdding(null);
-          }}
-        />
-      )}
-      {adding === 'machine' && (
-        <AddMachine initialSite={added} onClose={() => setAdding(null)} onAddSite={() => setAdding('site')} />
-      )}
+      <Adding what={adding} onChange={setAdding} />
     </section>
   );
 }

@@ -12,7 +12,7 @@ import { DueRowItem } from '../panels/DueRowItem';
 import { GROUP_WORDS, grouped } from './dueGroups';
 import { Trips, Ending, NextToExceed } from './Asides';
 import { useUnjudged, CannotBeJudged } from './CannotBeJudged';
-import { HERE } from './here';
+import { HERE } from '../data/here';
 
 const BeginHere = lazy(() => import('./BeginHere'));
 

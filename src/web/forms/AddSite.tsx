@@ -5,10 +5,11 @@ import { v7 as uuidv7 } from 'uuid';
 import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
 import { isTimezone } from '../../core/quantity/zone';
 import { PACKS_OF_COUNTRY, packsOf } from '../../core/rules/packs/countries';
+import { HERE } from '../data/here';
 import { useWriter } from '../data/writer';
 import { useChangeRows } from '../data/queries';
 import { WriterField } from './WriterField';
-import { ownZone, zonesOf } from './timeZones';
+import { zonesOf } from './timeZones';
 import { ChoiceField } from '../parts/ChoiceField';
 import { SelectField, TextField } from '../parts/Field';
 import type { Choice } from '../../words/choice';
@@ -49,7 +50,7 @@ export function AddSite({ onClose }: { onClose: (added?: string) => void }) {
   const { register, handleSubmit, formState, control, setValue, setError } = useForm<SiteForm>({
     defaultValues: {
       name: '',
-      timezone: ownZone(),
+      timezone: HERE,
       country: '',
       packs: ['house'],
       method: 'annualizing',

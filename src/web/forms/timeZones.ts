@@ -1,11 +1,10 @@
 /** Time zones of a country, as the browser knows them; that of this device first. */
+import { HERE } from '../data/here';
 
 interface Zoned {
   getTimeZones?: () => string[];
   timeZones?: string[];
 }
-
-export const ownZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** `country`: a code of ISO 3166, also of a state; empty where nothing is known. */
 export function zonesOf(country: string): string[] {
@@ -13,5 +12,5 @@ export function zonesOf(country: string): string[] {
   if (region === '') return [];
   const locale = new Intl.Locale('und', { region }) as Intl.Locale & Zoned;
   const zones = locale.getTimeZones?.() ?? locale.timeZones ?? [];
-  return zones.toSorted((a, b) => Number(b === ownZone()) - Number(a === ownZone()) || a.localeCompare(b));
+  return zones.toSorted((a, b) => Number(b === HERE) - Number(a === HERE) || a.localeCompare(b));
 }

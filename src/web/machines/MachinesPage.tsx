@@ -11,17 +11,14 @@ import { Empty, Loaded, Page } from '../parts/Page';
 import { rowsOf } from '../parts/Pages';
 import { SiteChoice } from '../forms/SiteChoice';
 import { KIND_WORDS, STATE_WORDS } from '../../words/codes';
-import { AddMachine } from '../forms/AddMachine';
-import { AddSite } from '../forms/AddSite';
+import { type Added, Adding } from '../forms/Adding';
 import { MachineTable } from './MachineTable';
 import { type Filters, NO_FILTERS, filteredAddress, askedBy, filtersOf, isNarrowed } from './machineFilters';
 
 export default function MachinesPage() {
   const sites = useSites().data?.rows ?? [];
   const [params, setParams] = useSearchParams();
-  const [adding, setAdding] = useState<'site' | 'machine' | null>(null);
-  // The site that was just added is where the next machine stands, most likely.
-  const [added, setAdded] = useState('');
+  const [adding, setAdding] = useState<Added>(null);
   // Kept here and only mirrored in the address: an address changes too late for fast typing.
   const [filters, setFilters] = useState<Filters>(() => filtersOf(params));
   const set = (change: Partial<Filters>) => {
@@ -76,21 +73,7 @@ export default function MachinesPage() {
         onClear={() => set({ ...NO_FILTERS, sort: filters.sort, descending: filters.descending })}
         onAdd={() => setAdding(sites.length === 0 ? 'site' : 'machine')}
       />
-      {adding === 'site' && (
-        <AddSite
-          onClose={(site) => {
-            if (site !== undefined) setAdded(site);
-            setAdding(null);
-          }}
-        />
-      )}
-      {adding === 'machine' && (
-        <AddMachine
-          onClose={() => setAdding(null)}
-          initialSite={filters.site || added}
-          onAddSite={() => setAdding('site')}
-        />
-      )}
+      <Adding what={adding} site={filters.site} onChange={setAdding} />
     </Page>
   );
 }

@@ -14,6 +14,7 @@ import { useRefusal } from '../useRefusal';
 import { Sheet } from '../../parts/Sheet';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { RowFieldControl } from './RowFieldControl';
+import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
 import { type RowDraft, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
 
@@ -75,11 +76,11 @@ function RowFormSheet({
   const noWhy = needsWhy && draft.why.trim() === '';
   const asksWriter = !(table === 'people' && isNew && !person);
   const faulty = tried
-    ? [
-        ...form.fields.flatMap(({ key, label }) => (key in errors ? label : [])),
-        ...(noWhy ? ['Why it changes'] : []),
-        ...(asksWriter && !person ? ['Who is writing'] : []),
-      ]
+    ? faultyLabels(form, {
+        ...errors,
+        ...(noWhy ? { why: 'Say why.' } : {}),
+        ...(asksWriter && !person ? { by: 'Choose who is writing.' } : {}),
+      })
     : [];
   const nothing = !isNew && changedFields(before, row).length === 0;
 

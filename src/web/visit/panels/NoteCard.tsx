@@ -56,10 +56,11 @@ export function NoteCard(props: Props) {
   const deed = useVisitWrite(name);
   const { person } = useWriter();
   const { machine, standing } = view;
-  const [begun] = useState(() => initialValues(spec, given, null, standing, place.labels));
+  const fresh = () => initialValues(spec, given, null, standing, place.labels);
+  const [begun] = useState(fresh);
   const { draft, set, forget } = useKeptDraft<Values>(
     `${visitId} ${machine.appliance.id} ${name}`,
-    () => initialValues(spec, given, null, standing, place.labels),
+    fresh,
     localStorage,
     (values) =>
       spec.fields.some(({ key }) => !isEmpty(values[key]) && !sameValue(values[key], begun[key]))
