@@ -1,5 +1,6 @@
 /** Worked examples of cases and deadlines from the handbook, each with its number there. */
 import { describe, expect, it } from 'vitest';
+import { dayOf } from '../quantity/day';
 import {
   type Fact,
   type Scene,
@@ -16,6 +17,7 @@ import {
   recovered,
   added,
   repaired,
+  standing,
   topOff,
 } from '../testkit/facts';
 
@@ -265,6 +267,17 @@ describe('plan', () => {
     const late = [...leak, repaired('2026-07-04'), initialPass('2026-07-05')];
     expect(summary(late, '2026-07-06')).toEqual(['2026-06-01 tested']);
     expect(hfc(late, '2026-07-06')).toContain('plan 2026-07-31 void');
+  });
+
+  it('says whether it follows from the repair that is late or from the gas that exceeded again', () => {
+    const why = (facts: readonly Fact[], asOf: string) =>
+      standing(facts, asOf).obligations.flatMap((each) => (each.kind === 'plan' ? [each.why] : []));
+    expect(why(leak, '2026-07-02')).toEqual([
+      { rule: 'planAfterRepairDue', repairDue: dayOf('2026-07-01'), days: 30 },
+    ]);
+    expect(why([...case12, topOff('2026-09-01', 30)], '2026-09-20')).toEqual([
+      { rule: 'planAfterExceedance', exceededOn: dayOf('2026-09-01'), days: 30 },
+    ]);
   });
 
   it('17: once filed it stands for the repair', () => {

@@ -99,6 +99,27 @@ describe('gaps of the record', () => {
     expect(gaps([note('leakInspection', '2026-05-01')])).toEqual(['inspectionWithoutMethod']);
     expect(gaps([initialPass('2026-05-01')])).toEqual(['testWithoutConditions']);
   });
+  it('asks the conditions of a first test alone, and of a second one only how it was made', () => {
+    const conditions = { section: 'low side', testGas: 'nitrogen', atJoint: true, method: 'bubbles' };
+    expect(gaps([{ ...initialPass('2026-05-01'), ...conditions } as never])).toEqual([]);
+    expect(gaps([followUpPass('2026-05-01')])).toEqual(['testWithoutConditions']);
+    expect(gaps([{ ...followUpPass('2026-05-01'), method: 'bubbles' } as never])).toEqual([]);
+  });
+  it('lets a certificate hold on its last day', () => {
+    expect(gaps([topOff('2026-06-30', 1)])).toEqual([]);
+  });
+  it('names what is overdue by its day, and no duty that is done or still has time', () => {
+    // 12 of 100 lb after 92 days: 47.6 %; repaired on time, the second test never made.
+    const work = [added('2026-03-01', 'commission', 10), topOff('2026-06-01', 12)];
+    const overdue = recordGaps(standing(work, '2026-11-23'), people).filter(({ code }) => code === 'overdue');
+    // Repair and first test 30 days after 1 June; 30 days after that the plan.
+    expect(overdue).toMatchObject([
+      { kind: 'initialTest', day: dayOf('2026-07-01') },
+      { kind: 'repair', day: dayOf('2026-07-01') },
+      { kind: 'plan', day: dayOf('2026-07-31') },
+    ]);
+    expect(recordGaps(standing(work, '2026-07-01'), people).map(({ code }) => code)).toEqual([]);
+  });
 });
 
 describe('the sense of an entry', () => {

@@ -1,6 +1,6 @@
 /** What a list says of a machine: its state, from the worst to the best, and its rod. Figures by hand. */
 import { describe, expect, test } from 'vitest';
-import { added, found, inspected, note, repaired, standing, topOff } from '../testkit/facts';
+import { added, found, initialPass, inspected, kg, note, repaired, standing, topOff } from '../testkit/facts';
 import { rodOf, summaryOf } from './summary';
 
 const TODAY = '2026-11-23';
@@ -18,6 +18,34 @@ describe('the state of a machine', () => {
     expect(of([commissioned, found('2026-11-20')]).state).toBe('watch');
     expect(of([commissioned, topOff('2026-11-20', 60)]).state).toBe('caseOpen');
     expect(of([commissioned, topOff('2026-06-01', 60)]).state).toBe('overdue');
+  });
+  test('stays a case that runs between its two tests, and while a plan is asked for', () => {
+    const mended = [commissioned, topOff('2026-11-01', 60), found('2026-11-02'), repaired('2026-11-03')];
+    expect(of([...mended, initialPass('2026-11-20')]).state).toBe('caseOpen');
+    // Repair fell due on 20 November, the plan does on 20 December.
+    expect(of([commissioned, topOff('2026-10-21', 60), found('2026-10-22')]).state).toBe('overdue');
+    const filed = [
+      topOff('2026-10-21', 60),
+      found('2026-10-22'),
+      note('planFiled', '2026-11-01', { plan: 'retrofit' }),
+    ];
+    expect(of([commissioned, ...filed]).state).toBe('caseOpen');
+  });
+  test('watches below a fifth of its allowance, and not at a fifth', () => {
+    const used = (kilograms: number) =>
+      of([{ ...topOff('2026-02-01', 1), mass: kg(kilograms) } as never], {
+        method: 'rolling',
+        kilograms: 100,
+      }).state;
+    expect([used(16), used(16.01)]).toEqual(['healthy', 'watch']);
+  });
+  test('says the rate of its last addition; none where that one was not weighed', () => {
+    // 1 lb of 100 after 150 days: 2.433333 % a year
+    expect(of([commissioned, topOff('2026-06-01', 1)]).latest?.percent).toBe(2.433333);
+    expect(of([commissioned, topOff('2026-06-01', null)]).latest).toMatchObject({
+      on: '2026-06-01',
+      percent: null,
+    });
   });
   test('cannot be judged rather than healthy or watch: unknown charge, or a last addition that nobody weighed', () => {
     expect(of([topOff('2026-06-01', 12)], { pounds: null }).state).toBe('unknown');
@@ -49,6 +77,22 @@ describe('the rod', () => {
       pack: 'us-hfc',
       method: 'annualizing',
     });
+  });
+  test('shows what exceeds most of several limits, and gas of today before a case has opened', () => {
+    // The limit is 20 lb of 100 in a rolling year; at it is not above it.
+    const exactly = standing([topOff(TODAY, 20)], TODAY, { method: 'rolling' });
+    const above = standing([topOff(TODAY, 20.001)], TODAY, { method: 'rolling' });
+    const exceeded = (each: typeof exactly) => {
+      const rod = rodOf(each);
+      return rod.limit
+        ? rod.exceeded && [rod.exceeded.on, rod.exceeded.percent, rod.exceeded.limitPercent]
+        : 'none';
+    };
+    expect([exceeded(exactly), exceeded(above)]).toEqual([null, [TODAY, 20.001, 20]]);
+    // An older, smaller exceedance of the running case stands behind the larger one of today.
+    expect(
+      exceeded(standing([topOff('2026-11-01', 21), topOff(TODAY, 9)], TODAY, { method: 'rolling' })),
+    ).toEqual([TODAY, 30, 20]);
   });
   test('says why it has none: no rule set, any leak counts, unknown, retired', () => {
     expect(rodOf(standing([commissioned], TODAY, { packs: [] }))).toMatchObject({
