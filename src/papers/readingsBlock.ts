@@ -3,7 +3,7 @@ import type { SaturationTable } from '../core/refrigerant/saturation';
 import { PHASES, readNote } from '../core/visit/notes';
 import { CIRCUMSTANCE_NAMES, NUMBER_NAMES, SIGN_NAMES } from '../core/visit/readings/places';
 import { type Taken, readingSeries, readingsOfPhase } from '../core/visit/readings/series';
-import type { Measured } from '../core/visit/stated';
+import type { Quantity } from '../core/visit/stated';
 import { type ReadingsSoFar, type VisitRecord } from '../core/visit/visitRecord';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { figuresFor, unitsOf } from '../record/readFigures';
@@ -11,7 +11,7 @@ import { degreesApart } from '../words/amounts';
 import { clockWords } from '../words/dates';
 import { partWordsOf } from '../words/names';
 import { PHASE_WORDS, readingWords, signWords } from '../words/readings';
-import { measuredWords, statedWords } from '../words/stated';
+import { quantityWords, statedWords } from '../words/stated';
 import { entryLine, saysMore } from './lines';
 import { type Block, type Line, NOT_READ, NOT_RECORDED } from './paper';
 
@@ -29,7 +29,7 @@ export interface SeriesTable {
 }
 
 const saidOf = (name: string, so: ReadingsSoFar): string | null =>
-  statedWords<Measured>(so.numbers[name], measuredWords) ??
+  statedWords<Quantity>(so.numbers[name], quantityWords) ??
   statedWords<string>(so.signs[name], (value) => signWords(name, value));
 
 /** Readings by phase; null where nothing was read. */
@@ -85,7 +85,7 @@ function besideTable(view: FoldedMachine, series: readonly Taken[]): Line[] {
       words: `${readingWords(taken.name)} ${
         (taken.sign
           ? statedWords<string>(taken.given, (value) => signWords(taken.name, value))
-          : statedWords<Measured>(taken.given, measuredWords)) ?? NOT_RECORDED
+          : statedWords<Quantity>(taken.given, quantityWords)) ?? NOT_RECORDED
       }`,
     }));
 }

@@ -17,7 +17,7 @@ interface Common {
   hint?: string;
   optional?: boolean;
   /** a text that must not stay empty, though the format would take it so */
-  needed?: boolean;
+  needed?: boolean | ((values: Values) => boolean);
   /** shown only while this holds */
   when?: (values: Values) => boolean;
   /** a choice that claims work done: nothing is preselected, the person chooses */
@@ -104,6 +104,10 @@ export const named = (label: string, more: More = {}): Field => ({
   ask: { label, type: 'text', needed: true, ...more },
 });
 export const long = (label: string, more: More = {}): Field => ({ ask: { label, type: 'long', ...more } });
+/** A day, or why none is known. */
+export const statedDay = (label: string, more: More = {}): Field => ({
+  ask: { label, type: 'date', stated: true, ...more },
+});
 export const statedText = (label: string, more: More = {}): Field => ({
   ask: { label, type: 'text', stated: true, ...more },
 });

@@ -117,6 +117,20 @@ const untouched = (field: AskedField, now: unknown, before: unknown): boolean =>
     ? (now as LeakDraft).id === (before as LeakDraft).id
     : JSON.stringify(now) === JSON.stringify(before);
 
+function isNeeded(field: AskedField, values: Values): boolean {
+  if (typeof field.needed === 'function') return field.needed(values);
+  return field.needed ?? (field.type === 'long' && !field.stated && !field.optional);
+}
+
+const lackWords = (field: AskedField): string =>
+  field.type === 'date'
+    ? field.stated
+      ? 'Give the day, or say that nobody knows it.'
+      : 'Give the day.'
+    : field.type === 'measure'
+      ? 'Type the figure.'
+      : 'Say a few words here.';
+
 /** The entry of a form, or an error for each field that is not right. */
 export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlace, today: number): Made {
   const errors: Record<string, string> = {};
@@ -137,8 +151,7 @@ export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlac
       putLeak(payload, field.key, read.value as LeakDraft);
     else if (read.value !== undefined) putPath(payload, field.key, read.value);
     else if (field.chosen) errors[field.key] = 'Choose one.';
-    else if (!field.optional && ((field.type === 'long' && !field.stated) || field.needed))
-      errors[field.key] = 'Say a few words here.';
+    else if (isNeeded(field, values)) errors[field.key] = lackWords(field);
   }
   if (frame.by === null) errors['by'] = 'Choose who is writing.';
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';

@@ -5,13 +5,15 @@ import type { AskedField } from './field';
 import { massOf } from './gasDraft';
 import { leakDraftOf } from './leakDraft';
 import { type FormPlace, usualUnit } from './place';
-import { type FieldRead, draftOf, readMeasured, readStated } from './statedDraft';
+import { type FieldRead, draftOf, readMeasured, readQuantity, readStated } from './statedDraft';
 
 export function readField(field: AskedField, value: unknown, place: FormPlace): FieldRead {
   if (field.type === 'measure') {
     const { unit: usual } = usualUnit(place, field.dimension, field.unit);
+    // What must be a figure takes no bound and no word for it.
+    const read = field.stated ? readQuantity : readMeasured;
     return readStated(draftOf(value), (draft) =>
-      readMeasured(field.dimension, draft, usual, place.atmosphere, place.instruments),
+      read(field.dimension, draft, usual, place.atmosphere, place.instruments),
     );
   }
   if (field.stated) return readStated(draftOf(value), ({ text }) => readPlain(field, text, place.mass));

@@ -3,11 +3,11 @@ import type { Entry } from '../core/logbook/entry';
 import { acceptedReasons } from '../core/logbook/sense';
 import { asNamedToday } from '../core/logbook/olderNames';
 import type { Mass, MassSystem } from '../core/quantity/mass';
-import { type Measured, isNotDone, isRecorded, isUnknown } from '../core/visit/stated';
+import { type Quantity, isNotDone, isRecorded, isUnknown } from '../core/visit/stated';
 import { dateWords } from '../words/dates';
 import { list, uncapped } from '../words/list';
 import { type Names, NO_NAMES, leakWords, leaksWords } from '../words/names';
-import { measuredWords, statedWords } from '../words/stated';
+import { quantityWords, statedWords } from '../words/stated';
 import { massWords } from '../words/weights';
 import type { Ask, Field, Saying } from './field';
 import { type EntryRecord, fieldsOf } from './record';
@@ -23,7 +23,7 @@ export const valueAt = (source: unknown, path: string): unknown =>
 function plainWords(ask: Ask, value: unknown, { system, names }: Saying): string {
   switch (ask.type) {
     case 'measure':
-      return measuredWords(value as Measured);
+      return quantityWords(value as Quantity);
     case 'mass':
       return massWords(value as Mass, system);
     case 'choice':

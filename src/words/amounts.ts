@@ -60,6 +60,15 @@ export function amountsTo(
             words: line(`subcooling ${degreesApart(figures.subcooling, system)}`, range(SUBCOOLING, system)),
             mark: marks.liquidLine ?? null,
           };
+    case 'superheat':
+    case 'subcooling': {
+      const computed = figures[place];
+      const usual = range(place === 'superheat' ? SUPERHEAT : SUBCOOLING, system);
+      return {
+        words: line(computed !== null && `computed ${degreesApart(computed, system)}`, usual),
+        mark: marks[place] ?? null,
+      };
+    }
     case 'ambient':
     case 'waterOut':
       return figures.split === null

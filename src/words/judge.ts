@@ -68,6 +68,7 @@ export const VALUE_WORDS: Record<ValueKey, string> & Partial<Record<string, stri
   'indicator wet': 'wet',
   'oil none': 'none seen',
   'oil traces': 'traces at a joint',
+  'oil much': 'much, wet with it',
   'frost even': 'even',
   'frost inletOnly': 'at the inlet only',
   'frost toCompressor': 'back to the compressor',

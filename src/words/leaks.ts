@@ -3,6 +3,8 @@ import type { TEST_GASES } from '../core/logbook/entry';
 import { VOIDING, type Weakness } from '../core/visit/evidence';
 import type { LeakState, LeakStory } from '../core/visit/leakStory';
 import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
+import type { Note } from '../core/visit/notes';
+import { isUnknown, valueOf } from '../core/visit/stated';
 import type { Check } from '../core/visit/touched';
 import type {
   DISCONNECTED,
@@ -219,14 +221,19 @@ export function weakWords(weak: readonly Weakness[]): { nothing: boolean; words:
   return { nothing, words: `${nothing ? 'Proves nothing' : 'Weak evidence'}: ${why}.` };
 }
 
+/** Why, until when and by whom it was put off. */
+function deferredWords({ why, until, decidedBy }: Note<'decision'>): string {
+  const day = valueOf(until);
+  const end = day === null ? isUnknown(until) && 'nobody knows until when' : `until ${dateWords(day)}`;
+  return [why, end, decidedBy && `decided by ${decidedBy}`].filter(Boolean).join(', ');
+}
+
 /** What is known of a leak beside its state: its best evidence, who put it off and why, or why it is none. */
 export function leakLine(leak: LeakStory): string {
   return [
     leak.grade ? GRADE_WORDS[leak.grade] : null,
     leak.onSuspicion && leak.state === 'repaired' ? 'exchanged on suspicion' : null,
-    leak.deferred
-      ? `${leak.deferred.why}${leak.deferred.until ? `, until ${dateWords(leak.deferred.until)}` : ''}${leak.deferred.decidedBy ? `, decided by ${leak.deferred.decidedBy}` : ''}`
-      : null,
+    leak.deferred && deferredWords(leak.deferred),
     leak.because,
   ]
     .filter(Boolean)

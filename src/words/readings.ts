@@ -27,6 +27,10 @@ export const NUMBER_WORDS: Record<NumberName, string> = {
   receiverLevel: 'Receiver level',
   coilLiquid: 'Liquid at the coil',
   coilSuction: 'Suction at the coil',
+  superheat: 'Superheat, read off',
+  subcooling: 'Subcooling, read off',
+  saturationLow: 'Saturation on the low gauge',
+  saturationHigh: 'Saturation on the high gauge',
   waterIn: 'Water in',
   waterOut: 'Water out',
   secondBox: 'Second thermometer in the box',
@@ -41,6 +45,10 @@ export const NUMBER_HINTS: Partial<Record<NumberName, string>> = {
   standing: 'At rest, solenoid open, before any nitrogen.',
   receiverLevel: 'By its glass, or heated from outside and marked where it changes.',
   coilSuction: 'Where the bulb sits.',
+  superheat: 'As the instrument shows it; its refrigerant must be set to that of the machine.',
+  subcooling: 'As the instrument shows it; its refrigerant must be set to that of the machine.',
+  saturationLow: 'The degrees on the gauge, on the scale of this refrigerant.',
+  saturationHigh: 'The degrees on the gauge, on the scale of this refrigerant.',
 };
 
 const CIRCUMSTANCE_WORDS: Record<Circumstance, string> = { weather: 'Weather', wind: 'Wind' };

@@ -99,13 +99,11 @@ export function observe(numbers: Numbers): SignsRead {
   }
   if (suction !== null && suctionLine !== null) {
     const state = keep(superheat({ table, suction, lineTemperature: suctionLine }));
-    if (state) found.superheat = BANDS[bandOf(state.value.difference, SUPERHEAT)];
+    if (state) found.superheat = superheatShown(state.value.difference);
   }
   if (head !== null && liquidLine !== null) {
     const state = keep(subcooling({ table, liquid: head, lineTemperature: liquidLine }));
-    if (state)
-      found.subcooling =
-        state.value.difference < NO_SUBCOOLING_K ? 'none' : BANDS[bandOf(state.value.difference, SUBCOOLING)];
+    if (state) found.subcooling = subcoolingShown(state.value.difference);
   }
   if (standing !== null && ambient !== null) {
     const check = keep(
@@ -177,3 +175,9 @@ const STANDING = { liquidPresent: 'saturation', vapourOnly: 'below', airOrWrongG
 
 const sided = (value: number, goal: number, width: number): 'low' | 'normal' | 'high' =>
   BANDS[bandOf(value, { low: goal - width, high: goal + width })];
+
+/** What K of superheat or subcooling show of the machine, computed or read off an instrument. */
+export const superheatShown = (kelvins: KelvinsApart): 'low' | 'normal' | 'high' =>
+  BANDS[bandOf(kelvins, SUPERHEAT)];
+export const subcoolingShown = (kelvins: KelvinsApart): 'none' | 'low' | 'normal' | 'high' =>
+  kelvins < NO_SUBCOOLING_K ? 'none' : BANDS[bandOf(kelvins, SUBCOOLING)];

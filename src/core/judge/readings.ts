@@ -18,7 +18,7 @@ export const READINGS = {
   subcooling: { effort: 6, usual: { none: 0.3, low: 0.15, normal: 0.35, high: 0.2 } },
   sightGlass: { effort: 1, usual: { clear: 0.55, bubbles: 0.3, empty: 0.15 } },
   indicator: { effort: 1, usual: { dry: 0.8, wet: 0.2 } },
-  oil: { effort: 3, usual: { none: 0.6, traces: 0.4 } },
+  oil: { effort: 3, usual: { none: 0.6, traces: 0.35, much: 0.05 } },
   frost: { effort: 2, usual: { even: 0.4, inletOnly: 0.2, toCompressor: 0.1, iced: 0.15, none: 0.15 } },
   amps: { effort: 3, usual: { low: 0.3, normal: 0.5, high: 0.2 } },
   condenserFace: { effort: 1, usual: { clean: 0.65, dirty: 0.35 } },

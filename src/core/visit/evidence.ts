@@ -6,7 +6,7 @@ import type { Entry } from '../logbook/entry';
 import { toSi } from '../quantity/measure';
 import { partType, typeSaid } from './circuit/parts';
 import { type Conditions, TEST_METHODS, conditions, readNote } from './notes';
-import { type Measured, isRecorded, siOf, valueOf } from './stated';
+import { type Measured, endsOf, isRecorded, valueOf } from './stated';
 
 export const WEAKNESSES = [
   'sectionNotSaid',
@@ -34,8 +34,9 @@ export function weaknessesOf(
 ): Weakness[] {
   const gas = valueOf(conditions.testGas);
   const method = valueOf(conditions.method);
-  const atJoint = siOf(conditions.atJoint);
-  const minutes = siOf(conditions.minutes);
+  // A pass counts by the least that was said of it.
+  const atJoint = endsOf(conditions.atJoint).low;
+  const minutes = endsOf(conditions.minutes).low;
   const blank = (text: string | null | undefined): boolean => (text ?? '').trim() === '';
   const held: Record<Weakness, boolean> = {
     sectionNotSaid: blank(conditions.section),

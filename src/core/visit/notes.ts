@@ -17,7 +17,8 @@ import {
   VACUUM_ENDS,
   WAYS,
 } from './noteValues';
-import { measured, stated } from './stated';
+import { photoMarks } from './photoMarks';
+import { measured, quantity, stated } from './stated';
 import { conditions } from './testConditions';
 
 export * from './noteValues';
@@ -38,9 +39,9 @@ export const NOTES = {
     complaint: maybe(z.string()),
     since: maybe(z.string()),
     alarmAt: maybe(z.string()),
-    outOfTemperature: stated(measured),
-    box: stated(measured),
-    secondBox: stated(measured),
+    outOfTemperature: stated(quantity),
+    box: stated(quantity),
+    secondBox: stated(quantity),
     otherBoxWarm: yesNo,
     product: stated(z.enum(['none', 'safe', 'atRisk', 'moved', 'lost'])),
     mayLimp: yesNo,
@@ -49,16 +50,16 @@ export const NOTES = {
     phase: maybe(z.enum(PHASES)),
     /** id on the circuit map, where a place is read at another part than the first of its kind */
     part: maybe(z.string()),
-    numbers: z.record(z.string(), stated(measured)),
+    numbers: z.record(z.string(), stated(quantity)),
     signs: z.record(z.string(), stated(z.string())),
   }),
   judgement: note('readings', { verdict: filledText, causes: z.record(z.string(), z.number()) }),
   raised: note('readings', {
     how: z.enum(RAISED),
     /** what stood in it before */
-    before: stated(measured),
-    pressure: stated(measured),
-    design: stated(measured),
+    before: stated(quantity),
+    pressure: stated(quantity),
+    design: stated(quantity),
     solenoidOpen: yesNo,
     /** what was switched and turned, in which order */
     order: maybe(z.string()),
@@ -101,22 +102,23 @@ export const NOTES = {
   decision: note('readings', {
     choice: z.enum(CHOICES),
     leakId: maybe(z.string()),
-    why: filledText,
+    /** to repair at once needs none */
+    why: maybe(filledText),
     decidedBy: maybe(z.string()),
-    until: maybe(calendarDate),
+    until: stated(calendarDate),
     expectedLoss: stated(mass),
     /** the pressure at which the leak showed */
-    atPressure: stated(measured),
+    atPressure: stated(quantity),
   }),
   isolation: note('readings', {
     way: z.enum(WAYS),
     section: maybe(z.string()),
     /** pressure at which it was found empty */
-    foundAt: stated(measured),
+    foundAt: stated(quantity),
     /** pressure down to which it was pumped or bled */
-    downTo: stated(measured),
+    downTo: stated(quantity),
     openedToAir: yesNo,
-    leftPressure: stated(measured),
+    leftPressure: stated(quantity),
   }),
   valve: note('readings', {
     valve: filledText,
@@ -167,17 +169,17 @@ export const NOTES = {
     section: filledText,
     testGas: stated(z.enum(TEST_GASES)),
     pressure: measured,
-    temperature: stated(measured),
+    temperature: stated(quantity),
     /** least marked design pressure of the parts under test */
-    design: stated(measured),
+    design: stated(quantity),
   }),
   holdSkipped: note('pressureHold', { section: maybe(z.string()), why: filledText }),
   vacuum: note('evacuation', {
     section: maybe(z.string()),
-    lowest: stated(measured),
+    lowest: stated(quantity),
     /** where it stood when it was left */
-    last: stated(measured),
-    watched: stated(measured),
+    last: stated(quantity),
+    watched: stated(quantity),
     ended: z.enum(VACUUM_ENDS),
     explanation: maybe(z.enum(RISE_EXPLANATIONS)),
     why: maybe(z.string()),
@@ -190,16 +192,16 @@ export const NOTES = {
   }),
   weighed: note('chargeRun', {
     bottles: z.array(z.object({ bottle: z.string(), before: measured, after: measured })),
-    counted: stated(measured),
-    keptInHoses: stated(measured),
+    counted: stated(quantity),
+    keptInHoses: stated(quantity),
   }),
   proof: note('readings', {
-    box: stated(measured),
-    superheat: stated(measured),
-    subcooling: stated(measured),
-    split: stated(measured),
-    cutIn: stated(measured),
-    cutOut: stated(measured),
+    box: stated(quantity),
+    superheat: stated(quantity),
+    subcooling: stated(quantity),
+    split: stated(quantity),
+    cutIn: stated(quantity),
+    cutOut: stated(quantity),
     defrost: stated(z.enum(['works', 'failed'])),
     secondSearch: stated(z.enum(['clean', 'hit'])),
   }),
@@ -221,16 +223,7 @@ export const NOTES = {
     leakId: maybe(z.string()),
     /** id of the entry that first named the oil stain it shows */
     stain: maybe(z.string()),
-    marks: maybe(
-      z.array(
-        z.object({
-          shape: z.enum(['arrow', 'circle']),
-          /** shares of width and height: tail and head of an arrow, middle and edge of a circle */
-          from: z.tuple([z.number(), z.number()]),
-          to: z.tuple([z.number(), z.number()]),
-        }),
-      ),
-    ),
+    marks: maybe(photoMarks),
     /** id of the entry that these marks replace */
     marksOf: maybe(z.string()),
   }),

@@ -29,11 +29,44 @@ export const usedInstrument = z.object({
 /** What was typed beside its SI value; pressures are Pa absolute. */
 export const measured = z.object({
   typed: filledText,
+  /** of a range its middle */
   si: z.number(),
+  /** SI of both ends, where somebody knows no more than that it lies between them */
+  range: maybe(z.tuple([z.number(), z.number()])),
   unit: z.string(),
   instrument: maybe(usedInstrument),
 });
 export type Measured = z.infer<typeof measured>;
+
+/** One end of a figure, where no more is known: `<10 psig`. No calculation takes the end for the figure. */
+export const bounded = z.object({
+  typed: filledText,
+  bound: z.enum(['below', 'above']),
+  /** SI */
+  limit: z.number(),
+  unit: z.string(),
+});
+export type Bounded = z.infer<typeof bounded>;
+
+export const FELT = [
+  'inVacuum',
+  'veryLow',
+  'low',
+  'asUsual',
+  'high',
+  'veryHigh',
+  'cold',
+  'cool',
+  'warm',
+  'hot',
+] as const;
+/** How something reads to a hand or an eye that has no figure. */
+export type Felt = (typeof FELT)[number];
+export const felt = z.object({ felt: z.enum(FELT) });
+
+/** What people know of a quantity: a figure or its range, one end of it, or a word. */
+export const quantity = z.union([measured, bounded, felt]);
+export type Quantity = z.infer<typeof quantity>;
 
 type Given<Value> = Stated<Value> | null | undefined;
 
@@ -50,5 +83,27 @@ export function valueOf<Value>(given: Given<Value>): Value | null {
 /** Recorded in any way: a reason why it was not done is a record too. */
 export const isRecorded = (given: Given<unknown>): boolean => given !== null && given !== undefined;
 
+/** The measure, or null where there is no figure: not done, unknown, a bound, a word. */
+export function measuredOf(given: Given<Quantity>): Measured | null {
+  const value = valueOf(given);
+  return value !== null && 'si' in value ? value : null;
+}
+
 /** SI of a measure that was read, else null. */
-export const siOf = (given: Given<Measured>): number | null => valueOf(given)?.si ?? null;
+export const siOf = (given: Given<Quantity>): number | null => measuredOf(given)?.si ?? null;
+
+/** SI between which a quantity lies, as far as it was said; null: nobody said that end. */
+export function endsOf(given: Given<Quantity>): { low: number | null; high: number | null } {
+  const value = valueOf(given);
+  if (value === null || 'felt' in value) return { low: null, high: null };
+  if ('bound' in value)
+    return value.bound === 'below' ? { low: null, high: value.limit } : { low: value.limit, high: null };
+  const [low, high] = value.range ?? [value.si, value.si];
+  return { low, high };
+}
+
+/** The word that somebody had for it in place of a figure. */
+export function feltOf(given: Given<Quantity>): Felt | null {
+  const value = valueOf(given);
+  return value !== null && 'felt' in value ? value.felt : null;
+}

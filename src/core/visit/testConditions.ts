@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { TEST_GASES } from '../logbook/entry';
 import { maybe } from '../logbook/fields';
 import { TEST_METHODS } from './noteValues';
-import { measured, stated } from './stated';
+import { quantity, stated } from './stated';
 
 /** A pass is only as good as these. Pressures Pa absolute. */
 export const conditions = z.object({
@@ -12,8 +12,8 @@ export const conditions = z.object({
   /** any valve that stood shut between the gauge and a joint under test */
   valvesShut: maybe(z.string()),
   testGas: stated(z.enum(TEST_GASES)),
-  atJoint: stated(measured),
-  minutes: stated(measured),
+  atJoint: stated(quantity),
+  minutes: stated(quantity),
   method: stated(z.enum(TEST_METHODS)),
   /** beside the first: gauge and bubbles are one test */
   otherMethods: maybe(z.array(z.enum(TEST_METHODS))),

@@ -7,7 +7,7 @@ import { shutValves, notesOf, stillDisconnected } from './visitRecord';
 import type { CircuitMap } from './circuit/map';
 import { readNote } from './notes';
 import { partOfPlace } from './readings/places';
-import { isRecorded, siOf, type Stated } from './stated';
+import { isRecorded, type Stated, valueOf } from './stated';
 
 export const CHECKS = [
   'capsOn',
@@ -104,7 +104,7 @@ export function touchedParts(entries: readonly DatedEntry[], map: CircuitMap): R
     const read = readNote(entry, 'reading');
     if (!read) return [];
     return (['suction', 'head'] as const)
-      .filter((name) => siOf(read.numbers[name]) !== null)
+      .filter((name) => valueOf(read.numbers[name]) !== null)
       .map((name) => partOfPlace(map, name)?.id);
   });
   return new Set(ids.filter((id): id is string => typeof id === 'string'));

@@ -5,7 +5,7 @@ import { note, standing } from '../testkit/facts';
 import type { Entry } from '../logbook/entry';
 import { readNote } from './notes';
 import { noteProblems } from './noteProblems';
-import { isRecorded, siOf, valueOf } from './stated';
+import { isRecorded, measuredOf, siOf, valueOf } from './stated';
 import { STEPS } from './steps';
 import { latestReadings } from './readings/series';
 import { circuitMap } from './circuit/layouts';
@@ -45,6 +45,10 @@ describe('notes', () => {
   test('a note that lacks a field is refused with its path; an entry of another tool is not judged', () => {
     expect(noteProblems(entryOf({ kind: 'readings', tool: 'decision', choice: 'runOn' }))).toEqual([
       { path: ['why'], message: 'is missing; give a string' },
+    ]);
+    expect(noteProblems(entryOf({ kind: 'readings', tool: 'decision', choice: 'repairNow' }))).toEqual([]);
+    expect(noteProblems(entryOf({ kind: 'readings', tool: 'heated', what: 'bent' }))).toEqual([
+      { path: ['part'], message: 'is missing; give a string' },
     ]);
     expect(
       noteProblems(entryOf({ kind: 'readings', tool: 'valve', valve: 'x', state: 'ajar' }))[0]?.path,
@@ -122,7 +126,7 @@ describe('a visit is its entries', () => {
         }),
       ),
     );
-    expect(valueOf(so.numbers['suction'])?.typed).toBe('14 psig');
+    expect(measuredOf(so.numbers['suction'])?.typed).toBe('14 psig');
     expect(so.numbers['amps']).toEqual({ notDone: 'locked' });
     expect(so.signs['frost']).toBe('even');
   });

@@ -8,7 +8,7 @@ import type { Day } from '../quantity/day';
 import type { CircuitMap } from './circuit/map';
 import { typeSaid } from './circuit/parts';
 import { type Note, type NoteName, readNote } from './notes';
-import { type Measured, type Stated, valueOf } from './stated';
+import { type Quantity, type Stated, siOf } from './stated';
 
 export interface Noted<Tool extends NoteName> {
   day: Day;
@@ -47,13 +47,12 @@ export function visitRecord(entries: readonly DatedEntry[], visitId: string): Vi
 }
 
 export interface ReadingsSoFar {
-  numbers: Readonly<Record<string, Stated<Measured>>>;
+  numbers: Readonly<Record<string, Stated<Quantity>>>;
   signs: Readonly<Record<string, Stated<string>>>;
 }
 
 /** The SI values of the numbers that were read. */
-export const readNumber = (so: ReadingsSoFar, name: string): number | null =>
-  valueOf(so.numbers[name])?.si ?? null;
+export const readNumber = (so: ReadingsSoFar, name: string): number | null => siOf(so.numbers[name]);
 
 export interface ValveState {
   valve: string;

@@ -5,7 +5,7 @@ import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
 import { RISE_EXPLANATIONS } from '../../core/visit/notes';
 import { choices } from '../../words/choice';
 import { RISE_WORDS, TEST_GAS_WORDS, VACUUM_END_WORDS } from '../../words/leaks';
-import { measuredWords } from '../../words/stated';
+import { measuredWords, quantityWords } from '../../words/stated';
 import { conditionFields } from '../conditions';
 import { bare, chosen, long, measure, statedChoice, text, unsaid, yesOrNo } from '../field';
 import { leaksWords } from '../../words/names';
@@ -109,8 +109,8 @@ export const weighed = noteRecord('weighed', {
         bottles.length > 0 &&
         bottles.map((each) => `${each.bottle} ${each.before.typed} to ${each.after.typed}`).join(', '),
     },
-    counted: { ask: null, say: ({ typed }) => `the zeroed scale counted ${typed}` },
-    keptInHoses: { ask: null, say: ({ typed }) => `${typed} stays in the hoses` },
+    counted: { ask: null, say: (counted) => `the zeroed scale counted ${quantityWords(counted)}` },
+    keptInHoses: { ask: null, say: (kept) => `${quantityWords(kept)} stays in the hoses` },
   },
 });
 

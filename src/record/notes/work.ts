@@ -13,6 +13,7 @@ import {
   named,
   oneOf,
   statedChoice,
+  statedDay,
   statedText,
   text,
   unsaid,
@@ -37,11 +38,9 @@ export const decision = noteRecord('decision', {
       ask: { label: 'For which leak', type: 'openLeak', optional: true },
       say: (id, { names }) => `for ${leakWords(names, id)}`,
     },
-    why: bare(long('Reason')),
+    why: bare(long('Reason', { optional: true, needed: (values) => values['choice'] !== 'repairNow' })),
     decidedBy: text('Decided by', { hint: 'The owner’s representative, by name.' }),
-    until: {
-      ask: { label: 'Until', type: 'date', needed: true, hint: 'Running on has an end.', when: runsOn },
-    },
+    until: statedDay('Until', { needed: true, hint: 'Running on has an end.', when: runsOn }),
     expectedLoss: {
       ask: { label: 'Gas expected to be lost until then', type: 'mass', stated: true, when: runsOn },
       say: (lost, { system }) => `gas expected to be lost until then ${massWords(lost as Mass, system)}`,

@@ -5,6 +5,8 @@ import { forgetKept, keptKeys, readKept, writeKept } from './kept';
 export interface Typed {
   /** what the form writes down */
   words: string;
+  /** what is typed, where that is one figure */
+  typed?: string;
   step: Step;
   machineId: string;
 }
@@ -17,9 +19,14 @@ export const keepTyped = (key: string, typed: Typed | null): void => {
   else forgetKept(`${PREFIX}${key}`);
 };
 
+export const typedAt = (key: string): Typed | null => readKept<Typed>(`${PREFIX}${key}`);
+
 export const typedIn = (visitId: string): Typed[] =>
   keptKeys(`${PREFIX}${visitId} `).flatMap((key) => readKept<Typed>(key) ?? []);
 
 export const forgetTyped = (visitId: string): void => {
   for (const key of keptKeys(`${PREFIX}${visitId} `)) forgetKept(key);
 };
+
+export const typedWords = ({ words, typed }: Typed): string =>
+  typed === undefined ? words : `${words} ${typed}`;

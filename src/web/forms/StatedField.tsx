@@ -1,6 +1,8 @@
 /** The frame of a fact: its value, or not done with the reason, or unknown. What is left alone is not recorded. */
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import clsx from 'clsx';
+import { FELT_WORDS, feltAt } from '../../words/stated';
+import { Choices } from '../parts/Choices';
 import { TextField } from '../parts/Field';
 import type { AskedField } from '../../record/field';
 import type { StatedDraft } from '../../record/statedDraft';
@@ -9,6 +11,8 @@ const WAYS = [
   { how: 'notDone', words: 'not done' },
   { how: 'unknown', words: 'unknown' },
 ] as const;
+/** A day is not done or left: somebody knows it or nobody does. */
+const waysOf = ({ type }: AskedField) => WAYS.filter(({ how }) => how === 'unknown' || type !== 'date');
 
 export function StatedField({
   field,
@@ -23,6 +27,8 @@ export function StatedField({
   onChange: (draft: StatedDraft) => void;
   children: ReactNode;
 }) {
+  const [inWords, setInWords] = useState(false);
+  const felt = field.type === 'measure' ? feltAt(field.dimension) : [];
   return (
     <div className="mb-4 min-w-0">
       {draft.how === 'value' ? (
@@ -42,8 +48,19 @@ export function StatedField({
           )}
         </div>
       )}
-      <div className="flex gap-1">
-        {WAYS.map(({ how, words }) => (
+      {inWords && draft.how === 'value' && (
+        <Choices
+          label={`${field.label} in words`}
+          value={draft.text}
+          choices={felt.map((each) => ({ value: FELT_WORDS[each], words: FELT_WORDS[each] }))}
+          onChange={(text) => {
+            onChange({ ...draft, text });
+            setInWords(false);
+          }}
+        />
+      )}
+      <div className="flex flex-wrap gap-1">
+        {waysOf(field).map(({ how, words }) => (
           <button
             key={how}
             type="button"
@@ -58,6 +75,17 @@ export function StatedField({
             {draft.how === how ? `${words} ✓` : words}
           </button>
         ))}
+        {draft.how === 'value' && draft.text === '' && felt.length > 0 && (
+          <button
+            type="button"
+            aria-expanded={inWords}
+            aria-label={`${field.label}: in words`}
+            className="min-h-11 cursor-pointer px-3 text-[0.93rem] text-soft underline underline-offset-4"
+            onClick={() => setInWords(!inWords)}
+          >
+            in words
+          </button>
+        )}
         {draft.how === 'value' && draft.text !== '' && (
           <button
             type="button"

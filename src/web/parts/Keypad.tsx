@@ -6,10 +6,7 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { Delete } from 'lucide-react';
 import clsx from 'clsx';
 import { Button } from './Button';
-import { TextField } from './Field';
-
-/** Common reasons why a reading was not taken; another is typed. */
-const REASONS = ['no port here', 'no meter with me', 'cannot be reached', 'not needed today'];
+import { InWords, type Rough, WhyNot } from './InsteadOfFigure';
 
 const key =
   'flex min-h-14 cursor-pointer items-center justify-center rounded border border-soft bg-card text-2xl font-semibold';
@@ -34,17 +31,35 @@ interface Props {
   /** left out: this figure must be given */
   onNotDone?: (why: string) => void;
   onUnknown?: () => void;
+  /** what may be said in place of a figure; left out: a figure, without bounds and ranges */
+  rough?: Rough;
 }
+
+const EXACT = [
+  ...['7', '8', '9', 'back'],
+  ...['4', '5', '6', 'unit'],
+  ...['1', '2', '3', 'notDone'],
+  ...['sign', '0', '.', 'unknown'],
+];
+/** A column more: below, above, from – to, and words. */
+const ROUGH = [
+  ...['7', '8', '9', 'back', '<'],
+  ...['4', '5', '6', 'unit', '>'],
+  ...['1', '2', '3', 'notDone', 'to'],
+  ...['sign', '0', '.', 'unknown', 'words'],
+];
 
 export function Keypad(props: Props) {
   const { label, text, unit, units, sign, below, confirm, busy } = props;
-  const { onText, onUnit, onSign, onConfirm, onDone, onNotDone, onUnknown } = props;
-  const [saying, setSaying] = useState(false);
+  const { onText, onUnit, onSign, onConfirm, onDone, onNotDone, onUnknown, rough } = props;
+  const [saying, setSaying] = useState<'notDone' | 'words' | null>(null);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
     field.current?.focus({ preventScroll: true });
   }, [label]);
-  if (saying && onNotDone) return <WhyNot label={label} onSay={onNotDone} onBack={() => setSaying(false)} />;
+  const back = () => setSaying(null);
+  if (saying === 'notDone' && onNotDone) return <WhyNot label={label} onSay={onNotDone} onBack={back} />;
+  if (saying === 'words' && rough) return <InWords label={label} {...rough} onBack={back} />;
   const next = units[(units.indexOf(unit) + 1) % units.length] ?? unit;
   return (
     <form
@@ -72,25 +87,12 @@ export function Keypad(props: Props) {
         {below}
       </div>
       {/* While it is saved no figure is taken: it would be lost with the place that goes. */}
-      <fieldset className="mt-2 grid min-w-0 grid-cols-4 gap-2" aria-label="Keys" disabled={busy}>
-        {[
-          '7',
-          '8',
-          '9',
-          'back',
-          '4',
-          '5',
-          '6',
-          'unit',
-          '1',
-          '2',
-          '3',
-          'notDone',
-          'sign',
-          '0',
-          '.',
-          'unknown',
-        ].map(keyOf)}
+      <fieldset
+        className={clsx('mt-2 grid min-w-0 gap-2', rough ? 'grid-cols-5' : 'grid-cols-4')}
+        aria-label="Keys"
+        disabled={busy}
+      >
+        {(rough ? ROUGH : EXACT).map(keyOf)}
       </fieldset>
       <div className="mt-3 flex gap-2">
         {onDone && (
@@ -106,7 +108,7 @@ export function Keypad(props: Props) {
   );
 
   function keyOf(name: string): ReactNode {
-    const word = clsx(key, 'text-base text-green');
+    const word = clsx(key, 'text-base leading-tight text-green');
     switch (name) {
       case 'back':
         return (
@@ -140,7 +142,7 @@ export function Keypad(props: Props) {
             type="button"
             className={word}
             disabled={!onNotDone}
-            onClick={() => setSaying(true)}
+            onClick={() => setSaying('notDone')}
           >
             {onNotDone ? 'not done' : ''}
           </button>
@@ -170,6 +172,43 @@ export function Keypad(props: Props) {
             {sign ? '−' : ''}
           </button>
         );
+      case '<':
+      case '>':
+        return (
+          <button
+            key={name}
+            type="button"
+            className={key}
+            aria-label={name === '<' ? 'Less than' : 'More than'}
+            onClick={() => onText(text.startsWith(name) ? text.slice(1) : name + text.replace(/^[<>]/, ''))}
+          >
+            {name}
+          </button>
+        );
+      case 'to':
+        return (
+          <button
+            key={name}
+            type="button"
+            className={word}
+            aria-label="From, to"
+            onClick={() => onText(text === '' || text.includes('to') ? text : `${text.trim()} to `)}
+          >
+            to
+          </button>
+        );
+      case 'words':
+        return (
+          <button
+            key={name}
+            type="button"
+            className={word}
+            disabled={rough?.words.length === 0}
+            onClick={() => setSaying('words')}
+          >
+            {rough?.words.length === 0 ? '' : 'in words'}
+          </button>
+        );
       default:
         return (
           <button key={name} type="button" className={key} onClick={() => onText(`${text}${name}`)}>
@@ -178,40 +217,4 @@ export function Keypad(props: Props) {
         );
     }
   }
-}
-
-function WhyNot({
-  label,
-  onSay,
-  onBack,
-}: {
-  label: string;
-  onSay: (why: string) => void;
-  onBack: () => void;
-}) {
-  const [why, setWhy] = useState('');
-  return (
-    <div>
-      <p className="mb-2 font-semibold">{label}: why was it not done?</p>
-      <div className="mb-3 grid grid-cols-2 gap-2">
-        {REASONS.map((reason) => (
-          <Button key={reason} className="min-h-14" onClick={() => onSay(reason)}>
-            {reason}
-          </Button>
-        ))}
-      </div>
-      <TextField label="Another reason" value={why} onChange={(event) => setWhy(event.target.value)} />
-      <div className="flex gap-2">
-        <Button
-          weight="main"
-          className="flex-1"
-          disabled={why.trim() === ''}
-          onClick={() => onSay(why.trim())}
-        >
-          Write it so
-        </Button>
-        <Button onClick={onBack}>Back</Button>
-      </div>
-    </div>
-  );
 }

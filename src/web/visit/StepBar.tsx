@@ -7,7 +7,7 @@ import { STEPS } from '../../core/visit/steps';
 import { STEP_WORDS } from '../../words/steps';
 import { listAnd } from '../../words/list';
 import { sayWrong } from '../data/messages';
-import { typedIn } from '../data/typed';
+import { typedIn, typedWords } from '../data/typed';
 import { visitAddress } from '../data/visitAddress';
 import { ButtonLink } from '../parts/Button';
 import { useVisit } from './visitContext';
@@ -47,7 +47,7 @@ export function WithStepBar({ children }: { children: ReactNode }) {
     const [first] = typed;
     if (first)
       sayWrong(
-        `Typed and not saved at “${STEP_WORDS[from].title}”: ${listAnd(typed.map(({ words }) => words))}.`,
+        `Typed and not saved at “${STEP_WORDS[from].title}”: ${listAnd(typed.map(typedWords))}.`,
         {
           label: 'Go back',
           onClick: () => void navigate(visitAddress(visitId, first.machineId, from)),

@@ -5,11 +5,16 @@
 import { type Band, SUBCOOLING, SUPERHEAT, bandOf, subcooling, superheat } from '../../bench/superheat';
 import { targets } from '../../bench/targets';
 import { type Observed, READING_NAMES } from '../../judge/readings';
-import { type Lacking, observe } from '../../judge/observe';
+import { type Lacking, type Numbers, observe, subcoolingShown, superheatShown } from '../../judge/observe';
 import type { Kelvins, KelvinsApart, Pascals } from '../../quantity/si';
-import { type SaturationTable, saturationTemperature } from '../../refrigerant/saturation';
+import {
+  type SaturationTable,
+  saturationPressure,
+  saturationTemperature,
+} from '../../refrigerant/saturation';
 import { valueOf } from '../stated';
 import { type ReadingsSoFar, readNumber } from '../visitRecord';
+import { roughly } from './roughly';
 
 export type Mark = 'high' | 'low' | 'right';
 const MARK: Record<Band, Mark> = { above: 'high', below: 'low', within: 'right' };
@@ -26,7 +31,12 @@ export interface Figures {
   coilDifference: KelvinsApart | null;
   /** what the gauges should read for this box and this air; null while either is not known */
   aim: { suction: Pascals; head: Pascals } | null;
-  marks: Partial<Record<'suction' | 'head' | 'suctionLine' | 'liquidLine' | 'amps' | 'split', Mark>>;
+  marks: Partial<
+    Record<
+      'suction' | 'head' | 'suctionLine' | 'liquidLine' | 'superheat' | 'subcooling' | 'amps' | 'split',
+      Mark
+    >
+  >;
   observed: Observed;
   /** readings that say nothing, for want of another */
   lacking: readonly Lacking[];
@@ -55,7 +65,13 @@ const SPLIT_WIDTH_K = (10 * 5) / 9;
 export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
   const number = (name: string): number | null => readNumber(so, name);
   const { table } = machine;
-  const [suction, head] = [number('suction'), number('head')];
+  // A gauge may be read by its degrees: they stand for the pressure of that side.
+  const standsFor = (line: 'dew' | 'bubble', kelvins: number | null): number | null => {
+    const found = kelvins === null ? null : saturationPressure(table, line, kelvins);
+    return found?.ok ? found.value : null;
+  };
+  const suction = number('suction') ?? standsFor('dew', number('saturationLow'));
+  const head = number('head') ?? standsFor('bubble', number('saturationHigh'));
   const [box, air, waterOut] = [number('box'), number('ambient'), number('waterOut')];
   const [amps, rated] = [number('amps'), number('rated')];
   const [suctionLine, liquidLine] = [number('suctionLine'), number('liquidLine')];
@@ -83,7 +99,7 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
           airMeasured: true,
         })
       : null;
-  const read = observe({
+  const given: Numbers = {
     table,
     atmosphere: machine.atmosphere,
     suction,
@@ -100,11 +116,19 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
     atRest: valueOf(so.signs['running']) === 'no',
     headHeldAt: null,
     recovered: machine.recovered,
-  });
+  };
+  const read = observe(given);
+  const rough = roughly(so, (limits) => observe({ ...given, ...limits }).observed);
+  // What an instrument worked out by itself counts where this machine's own figures do not say it.
+  const [shownOver, shownUnder] = [number('superheat'), number('subcooling')];
+  const readOff: Observed = {
+    ...(shownOver === null ? {} : { superheat: superheatShown(shownOver) }),
+    ...(shownUnder === null ? {} : { subcooling: subcoolingShown(shownUnder) }),
+  };
   const sink = waterOut ?? air;
   const split = saturatedHead !== null && sink !== null ? saturatedHead - sink : null;
   const mark = (name: 'suction' | 'head' | 'amps'): Partial<Record<typeof name, Mark>> => {
-    const found = SIDE[read.observed[name] ?? ''];
+    const found = SIDE[read.observed[name] ?? rough[name] ?? ''];
     return found ? { [name]: found } : {};
   };
   const signs = Object.fromEntries(
@@ -127,6 +151,8 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
       ...mark('amps'),
       ...(over?.ok ? { suctionLine: MARK[bandOf(over.value.value.difference, SUPERHEAT)] } : {}),
       ...(under?.ok ? { liquidLine: MARK[bandOf(under.value.value.difference, SUBCOOLING)] } : {}),
+      ...(shownOver === null ? {} : { superheat: MARK[bandOf(shownOver, SUPERHEAT)] }),
+      ...(shownUnder === null ? {} : { subcooling: MARK[bandOf(shownUnder, SUBCOOLING)] }),
       ...(split === null
         ? {}
         : {
@@ -136,7 +162,7 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
               ],
           }),
     },
-    observed: { ...read.observed, ...signs },
+    observed: { ...rough, ...readOff, ...read.observed, ...signs },
     lacking: read.lacking,
   };
 }

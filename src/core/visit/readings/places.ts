@@ -13,6 +13,8 @@ export interface NumberPlace {
   at: readonly PartTypeName[];
   /** gas that moves in or out makes an earlier reading speak of another charge */
   spoiledByGas: boolean;
+  /** as an instrument shows it, which took pressure and temperature by itself */
+  readOff?: true;
 }
 
 const COIL = ['evaporator', 'evaporatorBarrel', 'buriedPipe'] as const;
@@ -32,6 +34,30 @@ export const NUMBER_PLACES = {
   receiverLevel: { dimension: 'share', at: ['receiver'], spoiledByGas: true },
   coilLiquid: { dimension: 'temperature', at: ['expansionValve', 'capillary'], spoiledByGas: true },
   coilSuction: { dimension: 'temperature', at: ['evaporatorBends', ...COIL], spoiledByGas: true },
+  superheat: {
+    dimension: 'temperatureDifference',
+    at: ['suctionLine', 'header'],
+    spoiledByGas: true,
+    readOff: true,
+  },
+  subcooling: {
+    dimension: 'temperatureDifference',
+    at: ['liquidLine', 'sightGlass', 'drier'],
+    spoiledByGas: true,
+    readOff: true,
+  },
+  saturationLow: {
+    dimension: 'temperature',
+    at: ['serviceValveSuction', 'accessPort'],
+    spoiledByGas: true,
+    readOff: true,
+  },
+  saturationHigh: {
+    dimension: 'temperature',
+    at: ['serviceValveDischarge', 'dischargeLine'],
+    spoiledByGas: true,
+    readOff: true,
+  },
   waterIn: { dimension: 'temperature', at: ['waterCondenser'], spoiledByGas: false },
   waterOut: { dimension: 'temperature', at: ['waterCondenser'], spoiledByGas: true },
   secondBox: { dimension: 'temperature', at: COIL, spoiledByGas: false },
@@ -43,6 +69,10 @@ export const NUMBER_PLACES = {
 
 export type NumberName = keyof typeof NUMBER_PLACES;
 export const NUMBER_NAMES = Object.keys(NUMBER_PLACES) as NumberName[];
+export const isReadOff = (name: string): boolean => {
+  const place: NumberPlace | null = isNumberName(name) ? NUMBER_PLACES[name] : null;
+  return place?.readOff === true;
+};
 export const isNumberName = (name: string): name is NumberName => name in NUMBER_PLACES;
 
 /** Read one after the other; the rest stands at its part. */

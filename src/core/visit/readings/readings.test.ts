@@ -115,6 +115,55 @@ describe('figures', async () => {
     expect(found.lacking).toEqual([]);
   });
 
+  test('a gauge read by its degrees stands for its pressure; 63 over and 11 under again', () => {
+    const found = figures({
+      saturationLow: kelvin(-5),
+      suctionLine: kelvin(58),
+      saturationHigh: kelvin(85),
+      liquidLine: kelvin(74),
+    });
+    expect(degrees(found.superheat)).toBeCloseTo(63, 0);
+    expect(degrees(found.subcooling)).toBeCloseTo(11, 0);
+    // What the gauge says itself goes before its degrees.
+    const both = figures({ suction: gauge(4), saturationLow: kelvin(30), suctionLine: kelvin(58) });
+    expect(degrees(both.superheat)).toBeCloseTo(63, -0.3);
+  });
+
+  test('superheat and subcooling read off an instrument count where nothing is computed', () => {
+    const apart = (value: number) => ({ typed: `${String(value)} °F`, si: value / 1.8, unit: '°F' });
+    const found = figures({ superheat: apart(40), subcooling: apart(1) });
+    expect(found.observed).toMatchObject({ superheat: 'high', subcooling: 'none' });
+    expect(found.marks).toEqual({ superheat: 'high', subcooling: 'low' });
+    expect([found.superheat, found.subcooling]).toEqual([null, null]);
+    const computed = figures({ suction: gauge(4), suctionLine: kelvin(58), superheat: apart(8) });
+    expect(computed.observed.superheat).toBe('high');
+    expect(computed.marks).toMatchObject({ suctionLine: 'high', superheat: 'right' });
+  });
+
+  test('a word is a sign; one end of a figure is one where it settles the side, and no figure for a calculation', () => {
+    const observed = (numbers: object) => figures(numbers).observed;
+    expect(observed({ suction: { felt: 'inVacuum' }, head: { felt: 'veryHigh' } })).toEqual({
+      suction: 'vacuum',
+      head: 'high',
+    });
+    const bound = (end: 'below' | 'above', value: number) => ({
+      typed: String(value),
+      bound: end,
+      limit: psig(value),
+      unit: 'psig',
+    });
+    // For a box of 46 °F about 29 psig is asked.
+    expect(observed({ suction: bound('below', 10), box: kelvin(46) })).toEqual({ suction: 'low' });
+    expect(observed({ suction: bound('below', 50), box: kelvin(46) })).toEqual({});
+    expect(observed({ suction: bound('above', 50), box: kelvin(46) })).toEqual({ suction: 'high' });
+    expect(observed({ suction: bound('above', 10), box: kelvin(46) })).toEqual({});
+    const blind = figures({ suction: bound('below', 10), suctionLine: kelvin(58), box: kelvin(46) });
+    expect([blind.superheat, blind.saturatedSuction]).toEqual([null, null]);
+    // A range counts by its middle: 4 psig.
+    const range = { typed: '3-5 psig', si: psig(4), range: [psig(3), psig(5)], unit: 'psig' };
+    expect(degrees(figures({ suction: range, suctionLine: kelvin(58) }).superheat)).toBeCloseTo(63, -0.3);
+  });
+
   test('a reading that lacks what it is held against says which', () => {
     const found = figures({
       head: gauge(96),

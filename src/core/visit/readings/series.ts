@@ -6,7 +6,7 @@ import type { Entry } from '../../logbook/entry';
 import type { DatedEntry } from '../../logbook/order';
 import type { Day } from '../../quantity/day';
 import { type Phase, readNote } from '../notes';
-import { type Measured, type Stated, isRecorded, siOf } from '../stated';
+import { type Quantity, type Stated, isRecorded, siOf } from '../stated';
 import type { Step } from '../steps';
 import type { ReadingsSoFar } from '../visitRecord';
 import { spoiledByGas } from './places';
@@ -14,7 +14,7 @@ import { spoiledByGas } from './places';
 export interface Taken {
   name: string;
   /** a figure, or the word of a sign */
-  given: Stated<Measured> | Stated<string>;
+  given: Stated<Quantity> | Stated<string>;
   sign: boolean;
   phase: Phase;
   /** where it is not the first part of its kind: the coil of another room */
@@ -47,9 +47,9 @@ export function readingSeries(entries: readonly DatedEntry[]): Taken[] {
   return entries.flatMap(({ entry, day }, index): Taken[] => {
     const frame = { day, at: entry.at ?? null, entryId: entry.id };
     const note = readNote(entry, 'reading');
-    const number = (name: string, given: Stated<Measured> | null | undefined, phase: Phase): Taken[] =>
+    const number = (name: string, given: Stated<Quantity> | null | undefined, phase: Phase): Taken[] =>
       isRecorded(given)
-        ? [{ name, given: given as Stated<Measured>, sign: false, phase, part: note?.part ?? null, ...frame }]
+        ? [{ name, given: given as Stated<Quantity>, sign: false, phase, part: note?.part ?? null, ...frame }]
         : [];
     const arrival = readNote(entry, 'arrival');
     if (arrival)
@@ -70,12 +70,12 @@ export function readingSeries(entries: readonly DatedEntry[]): Taken[] {
 }
 
 const latest = (taken: readonly Taken[]): ReadingsSoFar => {
-  const numbers: Record<string, Stated<Measured>> = {};
+  const numbers: Record<string, Stated<Quantity>> = {};
   const signs: Record<string, Stated<string>> = {};
   // What another room says is its own: the machine is judged by the first.
   for (const each of taken.filter(({ part }) => part === null))
     if (each.sign) signs[each.name] = each.given as Stated<string>;
-    else numbers[each.name] = each.given as Stated<Measured>;
+    else numbers[each.name] = each.given as Stated<Quantity>;
   return { numbers, signs };
 };
 
@@ -101,7 +101,7 @@ const LEAST_PULL_DOWN_S = 600;
 /** How fast the box falls, K an hour (above 0: colder), between the first and the last of its readings; null where fewer than two stand apart. */
 export function pullDown(series: readonly Taken[]): { kelvinsAnHour: number; seconds: number } | null {
   const boxes = series.flatMap((each) => {
-    const si = each.name === 'box' && each.part === null ? siOf(each.given as Stated<Measured>) : null;
+    const si = each.name === 'box' && each.part === null ? siOf(each.given as Stated<Quantity>) : null;
     return si === null || each.at === null ? [] : [{ si, at: Date.parse(each.at) / 1000, phase: each.phase }];
   });
   const last = boxes.at(-1);

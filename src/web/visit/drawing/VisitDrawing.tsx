@@ -1,17 +1,18 @@
 /** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
 import { useMemo, useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
-import { type PlaceName, ROUND, placesAt } from '../../../core/visit/readings/places';
-import type { Measured } from '../../../core/visit/stated';
+import { type PlaceName, ROUND, isReadOff, placesAt } from '../../../core/visit/readings/places';
+import type { Quantity } from '../../../core/visit/stated';
 import { notesOf, shutParts } from '../../../core/visit/visitRecord';
 import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';
-import { measuredWords, statedWords } from '../../../words/stated';
+import { quantityWords, statedWords } from '../../../words/stated';
 import { partWords } from '../../../words/circuit';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
 import type { PartShown, ValueShown } from '../../drawing/shown';
 import { Button } from '../../parts/Button';
 import { Tray } from '../../parts/Tray';
+import { unsavedAt } from '../readings/keypadDraft';
 import { ReadingTray } from '../readings/ReadingTray';
 import { nextOfRound, shownValues } from '../readings/shownValues';
 import { useReadings } from '../readings/useReadings';
@@ -54,7 +55,7 @@ interface Props {
 
 export function VisitDrawing(props: Props) {
   const { label, asked = ROUND, round, shown, onPart, values = true, still = false } = props;
-  const { map, layout, units, atmosphere, view, step, record } = useVisit();
+  const { map, layout, units, atmosphere, view, visitId, step, record } = useVisit();
   const { series, now, figuresFor } = useReadings();
   const [chosen, setChosen] = useState<MapPart | null>(null);
   const shut = useMemo(() => shutParts(view.standing.history.entries, map), [view, map]);
@@ -68,9 +69,11 @@ export function VisitDrawing(props: Props) {
         next: round.next,
         show: shownIn(units, atmosphere),
         system: units,
-        warmFor: statedWords<Measured>(
+        unsaved: (place) =>
+          unsavedAt({ visitId, machineId: view.machine.appliance.id, place, partId: null }),
+        warmFor: statedWords<Quantity>(
           step === 'arrive' ? notesOf(record.entries, 'arrival').at(-1)?.note.outOfTemperature : null,
-          measuredWords,
+          quantityWords,
         ),
       })
     : [];
@@ -79,8 +82,8 @@ export function VisitDrawing(props: Props) {
   const touch = (part: MapPart) => {
     if (onPart) return onPart(part);
     const places = placesAt(map, part);
-    const [only] = places;
-    if (places.length === 1 && only) round.read(only, part);
+    const [only, ...more] = places.filter((place) => !isReadOff(place));
+    if (only && more.length === 0) round.read(only, part);
     else setChosen(part);
   };
   return (

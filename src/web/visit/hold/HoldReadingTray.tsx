@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { parseMeasure } from '../../../core/quantity/measure';
 import type { Measured } from '../../../core/visit/stated';
+import { FALL_UNITS, afterFall } from '../../../record/fall';
 import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
 import { measureRefusalWords } from '../../../words/bench';
 import { turnsOf } from '../../../words/measures';
@@ -20,17 +21,25 @@ export function HoldReadingTray({ hold, onClose }: { hold: Hold; onClose: () => 
   const { person } = useWriter();
   const [stage, setStage] = useState<'pressure' | 'temperature'>('pressure');
   const [tried, setTried] = useState(false);
+  // What it fell since the last reading, in place of what the gauge shows.
+  const [fall, setFall] = useState<string | null>(null);
   const { draft, set, running, section, deed } = hold;
   const measuredOf = (dimension: 'pressure' | 'temperature', text: string, unit: string): Measured | null => {
     if (text.trim() === '') return null;
     const read = readMeasured(dimension, { ...EMPTY_DRAFT, text, unit }, unit, atmosphere, []);
-    return 'value' in read ? (read.value as Measured) : null;
+    return 'value' in read ? read.value : null;
   };
-  const pressure = measuredOf('pressure', draft.pressure, draft.unit);
+  const last = running?.readings.at(-1);
+  const fallen = last && fall !== null ? afterFall(last.pressure, draft.pressure, fall, atmosphere) : null;
+  const pressure =
+    fallen === null
+      ? measuredOf('pressure', draft.pressure, draft.unit)
+      : 'value' in fallen
+        ? fallen.value
+        : null;
   const design = measuredOf('pressure', draft.design, draft.unit);
   const limit = running?.design ?? design?.si ?? null;
   const over = pressure !== null && limit !== null && pressure.si > limit;
-  const last = running?.readings.at(-1);
   const save = async (temperature: Measured | null) => {
     setTried(true);
     if (!pressure || over) return;
@@ -40,22 +49,32 @@ export function HoldReadingTray({ hold, onClose }: { hold: Hold; onClose: () => 
     stage === 'pressure'
       ? parseMeasure('pressure', draft.pressure, draft.unit as never, atmosphere)
       : parseMeasure('temperature', draft.temperature, draft.temperatureUnit as never, atmosphere);
-  const problem =
-    !read.ok && (tried || read.refusal.reason !== 'empty') ? measureRefusalWords(read.refusal) : null;
+  const problem = fallen
+    ? 'error' in fallen && (tried || draft.pressure !== '')
+      ? fallen.error
+      : null
+    : !read.ok && (tried || read.refusal.reason !== 'empty')
+      ? measureRefusalWords(read.refusal)
+      : null;
   return (
     <Tray title={section === '' ? 'Pressure' : `Pressure: ${section}`} onClose={onClose} focusInside={false}>
       {!person && <WriterField />}
       <ApiError error={deed.error} />
       {stage === 'pressure' ? (
         <Keypad
-          label="Pressure of the test"
+          label={fall === null ? 'Pressure of the test' : 'It fell by'}
           text={draft.pressure}
-          unit={draft.unit}
-          units={turnsOf('pressure', units)}
+          unit={fall ?? draft.unit}
+          units={fall === null ? turnsOf('pressure', units) : FALL_UNITS}
           sign={false}
           below={
             <>
-              {last && <p className="text-soft">before {last.pressure.typed}</p>}
+              {last && (
+                <p className="text-soft">
+                  before {last.pressure.typed}
+                  {fallen && pressure && `, now ${pressure.typed.replace(/ \(.*/, '')}`}
+                </p>
+              )}
               {over && (
                 <p role="alert" className="font-semibold text-brick">
                   Above the least marked design pressure: let it down.
@@ -69,12 +88,22 @@ export function HoldReadingTray({ hold, onClose }: { hold: Hold; onClose: () => 
               <Button weight="quiet" className="-ml-4" onClick={() => setStage('temperature')}>
                 with the temperature of the coldest part
               </Button>
+              {last && (
+                <Button
+                  weight="quiet"
+                  className="-ml-4"
+                  aria-pressed={fall !== null}
+                  onClick={() => setFall(fall === null ? (units === 'us' ? 'psi' : 'bar') : null)}
+                >
+                  {fall === null ? 'told by its fall' : 'as the gauge shows it'}
+                </Button>
+              )}
             </>
           }
           confirm={running ? 'Keep this reading' : 'Start the test'}
           busy={deed.writing}
           onText={(text) => set({ ...draft, pressure: text })}
-          onUnit={(unit) => set({ ...draft, unit })}
+          onUnit={(unit) => (fall === null ? set({ ...draft, unit }) : setFall(unit))}
           onSign={() => undefined}
           onConfirm={() => void save(measuredOf('temperature', draft.temperature, draft.temperatureUnit))}
         />

@@ -2,7 +2,7 @@
 import { fromSi } from '../../../core/quantity/measure';
 import { conditionsOf } from '../../../core/visit/evidence';
 import { carrying } from '../../../core/visit/notes';
-import { valueOf } from '../../../core/visit/stated';
+import { endsOf, valueOf } from '../../../core/visit/stated';
 import { kindForm } from '../../../record/forms';
 import { TEST_METHOD_WORDS } from '../../../words/leaks';
 import { Fold } from '../../parts/Fold';
@@ -21,7 +21,8 @@ export function FirstTest() {
     ({ entry }) => entry.kind === 'pressureHold' && conditionsOf(entry, atmosphere)?.method != null,
   )?.entry;
   const conditions = last ? conditionsOf(last, atmosphere) : null;
-  const joint = valueOf(conditions?.atJoint);
+  // The least that was said of it: the law's test takes one figure.
+  const joint = endsOf(conditions?.atJoint).low;
   const method = valueOf(conditions?.method);
   const unit = units === 'us' ? 'psig' : 'bar';
   const more = {
@@ -43,9 +44,10 @@ export function FirstTest() {
           leakIds: repaired,
           section: conditions?.section ?? '',
           testGas: valueOf(conditions?.testGas) ?? '',
-          atJoint: joint
-            ? { value: Number(fromSi('pressure', joint.si, unit, atmosphere).toFixed(1)), unit }
-            : null,
+          atJoint:
+            joint === null
+              ? null
+              : { value: Number(fromSi('pressure', joint, unit, atmosphere).toFixed(1)), unit },
           method: method ? TEST_METHOD_WORDS[method] : '',
         }}
         save="Write the first test down"

@@ -3,7 +3,6 @@
  * of the round, so that six readings are one run of the thumb.
  */
 import { useState } from 'react';
-import { parseMeasure } from '../../../core/quantity/measure';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import {
   NUMBER_PLACES,
@@ -13,17 +12,16 @@ import {
   partOfPlace,
 } from '../../../core/visit/readings/places';
 import { phaseAt } from '../../../core/visit/readings/series';
-import type { Measured, Stated } from '../../../core/visit/stated';
+import { type Felt, type Quantity, type Stated, measuredOf } from '../../../core/visit/stated';
+import { choices } from '../../../words/choice';
 import { amountsTo } from '../../../words/amounts';
-import { measureRefusalWords } from '../../../words/bench';
 import { shownIn, turnsOf } from '../../../words/measures';
-import { measuredWords, statedWords } from '../../../words/stated';
+import { FELT_WORDS, feltAt, quantityWords, statedWords } from '../../../words/stated';
 import { NUMBER_HINTS, PHASE_WORDS, placeWords, signChoices } from '../../../words/readings';
 import { partWords } from '../../../words/circuit';
 import { usualUnit } from '../../../record/place';
-import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
+import { EMPTY_DRAFT, readQuantity } from '../../../record/statedDraft';
 import { useKeepUnit } from '../../data/keptUnits';
-import { useKeptDraft } from '../../data/useKeptDraft';
 import { useWriter } from '../../data/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
@@ -36,6 +34,7 @@ import { MARK_SIGN } from '../../drawing/shown';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 import { nextOfRound } from './shownValues';
+import { useKeypadDraft } from './keypadDraft';
 import { useReadings } from './useReadings';
 
 interface Props {
@@ -53,7 +52,7 @@ export function ReadingTray({ place, part, onPlace }: Props) {
   const own = part !== null && part.id !== partOfPlace(map, place)?.id ? part : null;
   const phase = phaseAt(record.entries, step);
   const next = own ? null : nextOfRound(map, now, place);
-  const save = async (given: Stated<Measured> | Stated<string>, goOn = true) => {
+  const save = async (given: Stated<Quantity> | Stated<string>, goOn = true) => {
     const filed = { [place]: given };
     const entry = newEntry('readings', {
       tool: 'reading',
@@ -120,39 +119,42 @@ function NumberKeys({
   next: PlaceName | null;
   busy: boolean;
   /** `goOn`: to the next place of the round, where there is one */
-  save: (given: Stated<Measured>, goOn?: boolean) => Promise<boolean>;
+  save: (given: Stated<Quantity>, goOn?: boolean) => Promise<boolean>;
 }) {
-  const { visitId, view, units, atmosphere, place: home } = useVisit();
+  const { visitId, view, step, units, atmosphere, place: home } = useVisit();
   const { now, figuresFor, lastTime } = useReadings();
   const { dimension } = NUMBER_PLACES[place];
   const { usual: ownUnit, unit: usual } = usualUnit(home, dimension);
   const keepUnit = useKeepUnit();
-  const { draft, set, forget } = useKeptDraft(
-    `${visitId} ${view.machine.appliance.id} keypad ${place} ${own?.id ?? ''}`,
-    () => ({ text: '', unit: usual, instrument: '' }),
+  const { draft, set, forget } = useKeypadDraft(
+    { visitId, machineId: view.machine.appliance.id, place, partId: own?.id ?? null },
+    step,
+    usual,
   );
   const [tried, setTried] = useState(false);
-  const read = parseMeasure(dimension, draft.text, draft.unit as never, atmosphere);
-  const found = readMeasured(dimension, { ...EMPTY_DRAFT, ...draft }, usual, atmosphere, home.instruments);
-  const measured = 'value' in found ? (found.value as Measured) : null;
+  const found = readQuantity(dimension, { ...EMPTY_DRAFT, ...draft }, usual, atmosphere, home.instruments);
+  const given = 'value' in found ? found.value : null;
+  const measured = measuredOf(given);
   const show = shownIn(units, atmosphere);
   const figures =
     own === null
-      ? figuresFor({ ...now, numbers: { ...now.numbers, ...(measured && { [place]: measured }) } })
+      ? figuresFor({ ...now, numbers: { ...now.numbers, ...(given && { [place]: given }) } })
       : null;
   const amounts = figures && amountsTo(place, figures, show, units);
   const before = own === null ? lastTime(place) : null;
   const soFar =
-    own === null && draft.text === '' ? statedWords<Measured>(now.numbers[place], measuredWords) : null;
+    own === null && draft.text === '' ? statedWords<Quantity>(now.numbers[place], quantityWords) : null;
   // What the instrument is off by is put in, and said.
-  const shifted = (read: Measured | null): string | null =>
-    read?.instrument && read.instrument.offset !== 0 ? `corrected to ${show(dimension, read.si)}` : null;
-  const done = async (given: Stated<Measured>, goOn = true) => {
-    if (await save(given, goOn)) forget();
+  const shifted =
+    measured?.instrument && measured.instrument.offset !== 0
+      ? `corrected to ${show(dimension, measured.si)}`
+      : null;
+  const done = async (said: Stated<Quantity>, goOn = true) => {
+    if (await save(said, goOn)) forget();
   };
   const confirm = (goOn: boolean) => {
     setTried(true);
-    if (measured) void done(measured, goOn);
+    if (given) void done(given, goOn);
   };
   return (
     <>
@@ -168,7 +170,7 @@ function NumberKeys({
         text={draft.text}
         unit={draft.unit}
         units={turnsOf(dimension, units)}
-        sign={['temperature', 'pressure', 'number'].includes(dimension)}
+        sign={['temperature', 'temperatureDifference', 'pressure', 'number'].includes(dimension)}
         below={
           <>
             {amounts?.words && (
@@ -178,7 +180,8 @@ function NumberKeys({
             )}
             <p className="text-soft">
               {[
-                shifted(measured),
+                shifted,
+                measured?.range && `reckoned with ${show(dimension, measured.si)}`,
                 soFar && `so far ${soFar}`,
                 before && `last time ${before}`,
                 NUMBER_HINTS[place],
@@ -186,9 +189,9 @@ function NumberKeys({
                 .filter(Boolean)
                 .join(' · ')}
             </p>
-            {!read.ok && (tried || read.refusal.reason !== 'empty') && (
+            {'error' in found && (tried || /[\d.]$/.test(draft.text)) && (
               <p role="alert" className="font-semibold text-brick">
-                {measureRefusalWords(read.refusal)}
+                {found.error}
               </p>
             )}
           </>
@@ -205,6 +208,10 @@ function NumberKeys({
         {...(next ? { onDone: () => confirm(false) } : {})}
         onNotDone={(why) => void done({ notDone: why })}
         onUnknown={() => void done({ unknown: true })}
+        rough={{
+          words: choices(feltAt(dimension), FELT_WORDS),
+          onWord: (word) => void done({ felt: word as Felt }),
+        }}
       />
     </>
   );

@@ -10,12 +10,12 @@ import {
   placesOf,
 } from '../../../core/visit/readings/places';
 import type { Taken } from '../../../core/visit/readings/series';
-import { type Measured, isNotDone, isUnknown, valueOf } from '../../../core/visit/stated';
+import { type Quantity, isNotDone, isUnknown, measuredOf } from '../../../core/visit/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
 import { amountsTo } from '../../../words/amounts';
 import type { Show, UnitSystem } from '../../../words/measures';
 import { NUMBER_WORDS, PHASE_WORDS, placeWords, signWords } from '../../../words/readings';
-import { measuredWords, statedWords } from '../../../words/stated';
+import { quantityWords, statedWords } from '../../../words/stated';
 import { MARK_SAID, type ValueShown } from '../../drawing/shown';
 
 /** What stands on an empty place: short enough for its box. */
@@ -26,6 +26,7 @@ const SHORT: Partial<Record<PlaceName, string>> = {
   liquidLine: 'liquid line',
   box: 'box',
   ambient: 'air',
+  rated: 'rated amps',
   standing: 'standing',
 };
 
@@ -42,12 +43,14 @@ interface Made {
   system: UnitSystem;
   /** said in Arrive: how long the box has been out of temperature */
   warmFor: string | null;
+  /** what is typed at a place and not saved */
+  unsaved: (place: PlaceName) => string | null;
 }
 
 const givenWords = (taken: Taken): string =>
   taken.sign
     ? (statedWords<string>(taken.given, (value) => signWords(taken.name, value)) ?? '')
-    : (statedWords<Measured>(taken.given, measuredWords) ?? '');
+    : (statedWords<Quantity>(taken.given, quantityWords) ?? '');
 
 export function shownValues({
   map,
@@ -59,6 +62,7 @@ export function shownValues({
   show,
   system,
   warmFor,
+  unsaved,
 }: Made): ValueShown[] {
   const places = placesOf(map);
   const latest = new Map<string, Taken>();
@@ -69,7 +73,7 @@ export function shownValues({
     if (!place || place === 'rated') return [];
     const current = taken.sign ? now.signs[place] : now.numbers[place];
     const old = taken.part === null && current === undefined;
-    const rated = place === 'amps' ? valueOf(now.numbers['rated']) : null;
+    const rated = place === 'amps' ? measuredOf(now.numbers['rated']) : null;
     const amounts =
       old || taken.part !== null || figures === null ? null : amountsTo(place, figures, show, system);
     const below = isNotDone(taken.given)
@@ -108,17 +112,18 @@ export function shownValues({
     const part = partOfPlace(map, place);
     const already = read.some((value) => value.place === place);
     if (!part || already) return [];
-    const words = SHORT[place] ?? placeWords(place).toLowerCase();
+    const name = SHORT[place] ?? placeWords(place).toLowerCase();
+    const typed = unsaved(place);
     return [
       {
         place,
         partId: part.id,
-        words,
-        below: null,
+        words: typed ?? name,
+        below: typed === null ? null : 'typed, not saved',
         mark: null,
         empty: true,
         next: place === next,
-        said: `${placeWords(place)}, not read yet`,
+        said: `${placeWords(place)}, ${typed === null ? 'not read yet' : `${typed} typed and not saved`}`,
       },
     ];
   });
@@ -128,7 +133,7 @@ export function shownValues({
 /** A reading that says nothing yet names what it must be held against. */
 function lackingWords(place: PlaceName, figures: Figures | null): string | null {
   const lacking = figures?.lacking.find((each) => each.reading === place);
-  return lacking ? `lacks ${NUMBER_WORDS[lacking.needs].toLowerCase()}` : null;
+  return lacking ? `lacks ${SHORT[lacking.needs] ?? NUMBER_WORDS[lacking.needs].toLowerCase()}` : null;
 }
 
 /** The next place of the round that still waits; with a place given, the next after it. */

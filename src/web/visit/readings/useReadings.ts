@@ -3,8 +3,9 @@ import { useMemo } from 'react';
 import type { Figures } from '../../../core/visit/readings/figures';
 import { type Taken, readingSeries } from '../../../core/visit/readings/series';
 import { recoveredShare } from '../../../core/visit/gasOfVisit';
-import { type Measured, valueOf } from '../../../core/visit/stated';
+import { type Quantity, valueOf } from '../../../core/visit/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
+import { quantityWords } from '../../../words/stated';
 import { figuresFor } from '../../../record/readFigures';
 import { useTable } from '../../data/useTable';
 import { useVisit } from '../visitContext';
@@ -36,8 +37,8 @@ export function useReadings(): Readings {
         // Only asked when a keypad opens: the visit before, from the newest back.
         const before = view.standing.history.entries.filter(({ entry }) => entry.visitId !== visitId);
         const last = readingSeries(before).findLast((each) => each.name === name && each.part === null);
-        const given = last && valueOf<Measured | string>(last.given);
-        return given ? (typeof given === 'string' ? given : given.typed) : null;
+        const given = last && valueOf<Quantity | string>(last.given);
+        return given ? (typeof given === 'string' ? given : quantityWords(given)) : null;
       },
     };
   }, [readings, record, view, visitId, table]);

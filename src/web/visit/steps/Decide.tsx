@@ -1,4 +1,5 @@
 /** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
+import { notesOf } from '../../../core/visit/visitRecord';
 import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
@@ -33,7 +34,10 @@ const LEGAL: readonly FormKind[] = [
 ];
 
 export function Decide() {
-  const { view, leaks } = useVisit();
+  const { view, leaks, readings, record } = useVisit();
+  // The pressure at which the leak showed: what it was raised to, else what stood in it.
+  const showedAt =
+    notesOf(record.entries, 'raised').at(-1)?.note.pressure ?? readings.latest.numbers['standing'];
   const round = useReadingRound();
   const write = useWriteSheet();
   return (
@@ -41,8 +45,10 @@ export function Decide() {
       <Law />
       <LeaksPanel />
       <NoteCard
+        key={JSON.stringify(showedAt)}
         name="decision"
         spec={noteForm('decision')}
+        given={{ atPressure: showedAt }}
         first={['choice', 'until', 'why']}
         save="Save the decision"
         atThumb

@@ -19,7 +19,7 @@ import { SignaturePad } from '../SignaturePad';
 import { MainAction } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
 import { STEP_WORDS } from '../../../words/steps';
-import { typedIn } from '../../data/typed';
+import { typedIn, typedWords } from '../../data/typed';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
 
@@ -112,13 +112,13 @@ function NotSaved() {
     <div role="alert" className="mb-3 border-l-4 border-ochre pl-3">
       <p className="font-semibold text-ochre">◐ Typed in this visit and not saved:</p>
       <ul>
-        {typed.map(({ words, step, machineId }) => (
-          <li key={`${machineId} ${step} ${words}`}>
+        {typed.map((each) => (
+          <li key={`${each.machineId} ${each.step} ${each.words}`}>
             <Link
               className="flex min-h-11 items-center text-green underline underline-offset-4"
-              to={visitAddress(visitId, machineId, step)}
+              to={visitAddress(visitId, each.machineId, each.step)}
             >
-              {words}, at “{STEP_WORDS[step].title}”
+              {typedWords(each)}, at “{STEP_WORDS[each.step].title}”
             </Link>
           </li>
         ))}

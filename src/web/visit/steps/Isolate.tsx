@@ -13,7 +13,8 @@ import { ValvesPanel } from '../panels/ValvesPanel';
 import { useVisit } from '../visitContext';
 
 export function Isolate() {
-  const { record, newEntry } = useVisit();
+  const { record, readings, newEntry } = useVisit();
+  const suction = readings.latest.numbers['suction'];
   const weighing = useWeighing('refrigerantRecovered');
   const gas = useVisitGas(
     'refrigerantRecovered',
@@ -30,8 +31,10 @@ export function Isolate() {
       <SectionDrawing />
       <ValvesPanel />
       <NoteCard
+        key={JSON.stringify(suction)}
         name="isolation"
         spec={noteForm('isolation')}
+        given={{ foundAt: suction }}
         first={['way', 'downTo', 'foundAt', 'openedToAir']}
         save="Save how it was isolated"
         atThumb

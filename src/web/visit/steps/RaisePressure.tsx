@@ -2,10 +2,14 @@
 import { noteForm } from '../../../record/forms';
 import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { NoteCard } from '../panels/NoteCard';
+import { useReadings } from '../readings/useReadings';
 import { StepCalculators } from '../panels/StepCalculators';
 
 export function RaisePressure() {
   const round = useReadingRound();
+  const { now } = useReadings();
+  // What it stood at is read on the drawing: at rest, or by the suction gauge.
+  const before = now.numbers['standing'] ?? now.numbers['suction'];
   return (
     <>
       <VisitDrawing
@@ -14,8 +18,10 @@ export function RaisePressure() {
         round={round}
       />
       <NoteCard
+        key={JSON.stringify(before)}
         name="raised"
         spec={noteForm('raised')}
+        given={{ before }}
         first={['how', 'pressure']}
         save="Save the pressure"
         atThumb
