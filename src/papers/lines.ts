@@ -8,12 +8,13 @@ import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle, sentenceOf } from '../record/sentence';
 import { type Beside, personName } from './beside';
 import { type Line, NOT_RECORDED } from './paper';
+import { countWords } from '../words/counts';
 
 type Of = Pick<FoldedMachine, 'system' | 'names'>;
 
 const filesWords = (entry: Entry): string | null => {
   const count = entry.attachments?.length ?? 0;
-  return count === 0 ? null : `${String(count)} ${count === 1 ? 'file' : 'files'} attached`;
+  return count === 0 ? null : `${countWords(count, 'file')} attached`;
 };
 
 /** Whether an entry says more than the fields of its kind. */

@@ -23,6 +23,7 @@ import { type Made, type Records, isAfter, made } from './made';
 import type { Paper } from './paper';
 import { serviceRecord } from './serviceRecord';
 import { type MachineYear, machineYear, yearlyReport } from './yearlyReport';
+import { countWords } from '../words/counts';
 
 type Outcome = Result<Made, string>;
 
@@ -212,7 +213,9 @@ async function yearly(request: PaperRequest, records: Records): Promise<Outcome>
     ownerId: owner?.id ?? null,
     changedSince: (instant) => {
       const count = from.flatMap(({ entries }) => entries).filter((entry) => isAfter(entry, instant)).length;
-      return count === 0 ? [] : [`${String(count)} entries were written or corrected since`];
+      return count === 0
+        ? []
+        : [`${countWords(count, 'entry was', 'entries were')} written or corrected since`];
     },
     pounds: pack.weighs === 'pounds',
   });

@@ -7,6 +7,7 @@ import { pairsOf, photosOf } from '../record/photos';
 import { dayWords } from '../words/dates';
 import { partWordsOf } from '../words/names';
 import { type Block, type Content, linesOf } from './paper';
+import { timesWords } from '../words/counts';
 
 /** The machine with every leak so far, where one was found. */
 export function drawnLeaks(view: FoldedMachine, leaks: readonly LeakStory[]): Block | null {
@@ -18,9 +19,7 @@ export function drawingOf(view: FoldedMachine, leaks: readonly LeakStory[]): Con
   const at = new Map<string, number>();
   for (const { part } of leaks) if (part !== null) at.set(part, (at.get(part) ?? 0) + 1);
   if (at.size === 0) return null;
-  const said = [...at].map(
-    ([part, times]) => `${partWordsOf(view.names, part)}, ${times === 1 ? 'once' : `${String(times)} times`}`,
-  );
+  const said = [...at].map(([part, times]) => `${partWordsOf(view.names, part)}, ${timesWords(times)}`);
   return {
     type: 'drawing',
     map: mapOfMachine(view),

@@ -31,6 +31,7 @@ import { entryLine } from './lines';
 import { type Block, type Line, NOT_RECORDED, type Paper, absent, linesOf, present } from './paper';
 import { drawnLeaks, photosBlock, signatureBlock } from './pictureBlocks';
 import { readingsBlock } from './readingsBlock';
+import { countWords } from '../words/counts';
 
 interface Told {
   view: FoldedMachine;
@@ -120,9 +121,7 @@ function searched({ view, record }: Told): Block | null {
   const clean = entries.filter(isCleanSpot).length;
   const told = entries.filter((entry) => !isCleanSpot(entry));
   return block('Searched', [
-    ...(clean > 0
-      ? [{ words: `${String(clean)} ${clean === 1 ? 'part' : 'parts'} looked at, nothing found there` }]
-      : []),
+    ...(clean > 0 ? [{ words: `${countWords(clean, 'part')} looked at, nothing found there` }] : []),
     ...told.map((entry) => entryLine(entry, view)),
   ]);
 }

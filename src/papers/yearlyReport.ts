@@ -15,6 +15,7 @@ import { rateFigure } from '../words/rod';
 import { lossShareWords } from '../words/yearLoss';
 import { type Beside, packVersionWords } from './beside';
 import { type Paper, linesOf, present, tableOr } from './paper';
+import { timesWords } from '../words/counts';
 
 /** What the report says of one machine. */
 export interface MachineYear {
@@ -65,9 +66,7 @@ export function machineYear(view: FoldedMachine, pack: Pack, year: number): Mach
       else unknown += 1;
     }
     const words = massText(grams(total), system);
-    return unknown === 0
-      ? words
-      : `${words}, and ${unknown === 1 ? 'once' : `${String(unknown)} times`} not weighed`;
+    return unknown === 0 ? words : `${words}, and ${timesWords(unknown)} not weighed`;
   };
   const bears = bearsOn(pack.id);
   const additions = standing.additions.filter((each) => inYear(each.gasDay.day) && bears(each));

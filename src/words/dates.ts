@@ -1,6 +1,7 @@
 /** Days as people say them. */
 import { type Day, civil, dayOf } from '../core/quantity/day';
 import { dayAt } from '../core/quantity/zone';
+import { countWords } from './counts';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const WEEKDAYS = ['Thu', 'Fri', 'Sat', 'Sun', 'Mon', 'Tue', 'Wed'];
@@ -22,18 +23,16 @@ export function weekdayWords(day: Day, today: Day): string {
   return `${WEEKDAYS[((day % 7) + 7) % 7] ?? ''} ${words}`;
 }
 
-const count = (number: number, unit: string): string => `${String(number)} ${unit}${number === 1 ? '' : 's'}`;
-
 /** `6 days late`, `today`, `tomorrow`, `in 12 days` */
 export function untilWords(due: Day, today: Day): string {
   const days = due - today;
-  if (days < 0) return `${count(-days, 'day')} late`;
+  if (days < 0) return `${countWords(-days, 'day')} late`;
   if (days === 0) return 'today';
-  return days === 1 ? 'tomorrow' : `in ${count(days, 'day')}`;
+  return days === 1 ? 'tomorrow' : `in ${countWords(days, 'day')}`;
 }
 
-export const daysWords = (days: number): string => count(days, 'day');
-export const monthsWords = (months: number): string => count(months, 'month');
+export const daysWords = (days: number): string => countWords(days, 'day');
+export const monthsWords = (months: number): string => countWords(months, 'month');
 
 /** `23 Nov 2026, 14:05`, by the clock of this device */
 export function instantWords(at: string): string {

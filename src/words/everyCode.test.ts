@@ -84,6 +84,7 @@ const leak: LeakStory = {
   grade: 'bubbles',
   deferred: null,
   because: null,
+  falseCause: null,
   toldOwner: false,
   onSuspicion: false,
   visitId: null,

@@ -15,6 +15,7 @@ import type {
   VACUUM_ENDS,
   WAYS,
 } from '../core/visit/notes';
+import { FALSE_WORDS } from './circuit';
 import { dateWords } from './dates';
 import type { JointAdvice, JointWay, Metal } from '../core/visit/joints';
 
@@ -234,6 +235,7 @@ export function leakLine(leak: LeakStory): string {
     leak.grade ? GRADE_WORDS[leak.grade] : null,
     leak.onSuspicion && leak.state === 'repaired' ? 'exchanged on suspicion' : null,
     leak.deferred && deferredWords(leak.deferred),
+    leak.falseCause && FALSE_WORDS[leak.falseCause],
     leak.because,
   ]
     .filter(Boolean)

@@ -7,9 +7,10 @@ export const list = (parts: readonly (string | null | undefined | false)[]): str
     .map((part, index, all) => (index < all.length - 1 ? part.replace(/[.,;]+$/, '') : part))
     .join(', ');
 
+const conjunction = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
 /** `suction, head and frost` */
-export const listAnd = (parts: readonly string[]): string =>
-  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`;
+export const listAnd = (parts: readonly string[]): string => conjunction.format(parts);
 
 /** As it begins a sentence. */
 export const capped = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -9,6 +9,7 @@ import { METHOD_WORDS, PACK_WORDS } from './codes';
 import { dayText } from '../core/quantity/day';
 import { dateWords, dayWords } from './dates';
 import { capped, listAnd } from './list';
+import { ofCount } from './counts';
 
 /** `47.6 %`; six decimals only in the working */
 export const percentText = (percent: number): string =>
@@ -16,7 +17,7 @@ export const percentText = (percent: number): string =>
 
 /** `17 May 2026 was not weighed` */
 export const notWeighedWords = (days: readonly string[]): string =>
-  `${listAnd(days.map(dateWords))} ${days.length === 1 ? 'was' : 'were'} not weighed`;
+  `${listAnd(days.map(dateWords))} ${ofCount(days.length, 'was', 'were')} not weighed`;
 
 /** `at least 28.6 % a year`, `100 % a year at most`: what a figure is of the whole. */
 export function boundWords(figure: string, bound: Bound): string {

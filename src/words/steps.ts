@@ -7,6 +7,7 @@ import { type LeakLabels, labelOf } from '../core/logbook/leakLabels';
 import type { Step } from '../core/visit/steps';
 import type { UnitSystem } from './measures';
 import { figureText } from '../core/quantity/measure';
+import { ofCount } from './counts';
 
 /** In the strip, and what the step is for. */
 export const STEP_WORDS: Record<Step, { title: string; about: string }> = {
@@ -31,7 +32,7 @@ const SPOILED_WORDS = { amps: 'amps', frost: 'frost', standing: 'standing pressu
 export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels): string {
   switch (guard.code) {
     case 'doNotStart':
-      return `Do not start the compressor: ${listAnd(guard.valves.map((each) => each.valve))} ${guard.valves.length === 1 ? 'is' : 'are'} shut. Hang the tag.`;
+      return `Do not start the compressor: ${listAnd(guard.valves.map((each) => each.valve))} ${ofCount(guard.valves.length, 'is', 'are')} shut. Hang the tag.`;
     case 'readFirst':
       return `Read ${listAnd(guard.missing.map((each) => SPOILED_WORDS[each]))} first, or say why not: nitrogen and top-offs spoil them.`;
     case 'openSolenoidFirst':

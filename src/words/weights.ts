@@ -8,8 +8,12 @@ export const massWords = (mass: Mass, system: MassSystem): string => {
   if (typed === undefined) return shown;
   // A bare number was meant in the unit of its field, which stands beside it.
   const said = /[a-z]/i.test(typed) ? typed : `${typed} ${mass.unit}`;
-  return said === shown ? shown : `${said} (${shown})`;
+  return sameWeight(said, shown) ? said : `${said} (${shown})`;
 };
+
+/** `1,200 lb` and `1200 lb` are one weight in two spellings. */
+const sameWeight = (said: string, shown: string): boolean =>
+  said.replaceAll(/[,\s]/g, '') === shown.replaceAll(/[,\s]/g, '');
 
 /** Gas of a visit or a day: what was weighed, and each time that nobody weighed, with its reason. */
 export const gasSumWords = ({ weighed, times, notWeighed }: GasSum, system: MassSystem): string =>

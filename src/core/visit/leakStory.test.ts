@@ -36,7 +36,7 @@ describe('suspected', () => {
 
   test('explained by its cause it is dismissed; looked at again without a hit it stays as it was', () => {
     const dismissed = spot('2026-11-02', { part: 'drier', mark: 'false', cause: 'spilledOil' });
-    expect(stories(hit, dismissed)).toMatchObject([{ state: 'dismissed', because: 'spilledOil' }]);
+    expect(stories(hit, dismissed)).toMatchObject([{ state: 'dismissed', falseCause: 'spilledOil' }]);
     expect(stories(hit, spot('2026-11-02', { part: 'drier', mark: 'lookedAt' }))[0]?.state).toBe('suspected');
   });
 

@@ -8,7 +8,7 @@ import { type LeakLabels, labelOf } from '../logbook/leakLabels';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { LeakAccount } from '../rules/leaks';
-import { CONFIRMING, GRADES, type Grade, type Note, readNote } from './notes';
+import { CONFIRMING, type FalseCause, GRADES, type Grade, type Note, readNote } from './notes';
 import { notesOf } from './visitRecord';
 
 export const LEAK_STATES = [
@@ -37,6 +37,8 @@ export interface LeakStory {
   deferred: Note<'decision'> | null;
   /** why it is no leak, or no longer told as one */
   because: string | null;
+  /** what made a hit false */
+  falseCause: FalseCause | null;
   toldOwner: boolean;
   /** repaired while only suspected; nothing has confirmed it since */
   onSuspicion: boolean;
@@ -100,6 +102,7 @@ export function leakStories(
       grade: better(known?.grade ?? null, found ? gradeOfMethods(found.methods ?? []) : null),
       deferred: null,
       because: null,
+      falseCause: null,
       toldOwner: false,
       onSuspicion: (known?.onSuspicion ?? false) || saidOnSuspicion(entry),
       visitId: known?.visitId ?? entry.visitId ?? null,
@@ -129,6 +132,7 @@ export function leakStories(
       grade: null,
       deferred: null,
       because: note.why,
+      falseCause: null,
       toldOwner: note.toldOwner === 'yes',
       onSuspicion: false,
       visitId: entry.visitId ?? null,
@@ -178,7 +182,8 @@ function suspicions(entries: readonly DatedEntry[]): LeakStory[] {
       since: day,
       grade: note.grade ?? null,
       deferred: null,
-      because: note.mark === 'false' ? (note.why ?? note.cause ?? null) : null,
+      because: note.mark === 'false' ? (note.why ?? null) : null,
+      falseCause: note.mark === 'false' ? (note.cause ?? null) : null,
       toldOwner: false,
       onSuspicion: false,
       visitId: entry.visitId ?? null,

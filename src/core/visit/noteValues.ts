@@ -17,6 +17,7 @@ export const CONFIRMING: readonly Grade[] = ['bubbles', 'seen', 'bench'];
 export const SPOT_MARKS = ['lookedAt', 'hit', 'false', 'confirmed', 'nextLeak', 'leftOut'] as const;
 export type SpotMark = (typeof SPOT_MARKS)[number];
 export const FALSE_CAUSES = ['spilledOil', 'wind', 'drainedGas', 'solvent', 'other'] as const;
+export type FalseCause = (typeof FALSE_CAUSES)[number];
 export const CHOICES = ['repairNow', 'runOn', 'isolatePart', 'coil', 'retrofit', 'retire'] as const;
 export type DecisionChoice = (typeof CHOICES)[number];
 export const WAYS = ['pumpDown', 'valveOff', 'recoverAll', 'foundEmpty', 'bled', 'none'] as const;

@@ -14,7 +14,7 @@ export interface Spot {
   mark: SpotMark;
   grade: Grade | null;
   leakId: string | null;
-  /** why it was left out, or what made a hit false */
+  /** why it was left out, or why a hit was false */
   why: string | null;
   reachable: boolean;
   noted: Noted<'spot'>;
@@ -30,7 +30,7 @@ export function spotsOf(entries: readonly DatedEntry[]): ReadonlyMap<string, Spo
       mark: note.mark,
       grade: note.grade ?? null,
       leakId: note.leakId ?? null,
-      why: note.why ?? note.cause ?? null,
+      why: note.why ?? null,
       reachable: note.reachable ?? true,
       noted,
     });

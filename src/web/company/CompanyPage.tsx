@@ -8,6 +8,7 @@ import { Loaded, Page, Section } from '../parts/Page';
 import { HistorySheet } from '../forms/rows/RowHistory';
 import { RowSheet } from '../forms/rows/RowSheet';
 import { type Opened, type Open, Line, People, Owners, Instruments } from './Tables';
+import { countWords } from '../../words/counts';
 
 export default function CompanyPage() {
   const [opened, setOpened] = useState<Opened | null>(null);
@@ -91,7 +92,7 @@ function Chain() {
           <>
             <p className={intact ? '' : 'font-semibold text-brick'}>
               {intact
-                ? `${String(entries)} entries and ${String(revisions)} changes of rows, every seal intact: nothing was altered or removed.`
+                ? `${countWords(entries, 'entry', 'entries')} and ${countWords(revisions, 'change of a row', 'changes of rows')}, every seal intact: nothing was altered or removed.`
                 : brokenAt
                   ? `▲ The chain of seals breaks at number ${String(brokenAt.sequence)}: something was altered outside the app.`
                   : `▲ Altered outside the app: ${alteredRows.map((each) => `${each.table} ${each.id}`).join(', ')}.`}

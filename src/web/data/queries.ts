@@ -230,7 +230,7 @@ export function useChangeRows() {
   const refresh = useAllAnew();
   return useMutation({
     mutationFn: (change: BodyOf<'changeRows'>) => tell('changeRows', change),
-    onSuccess: refresh,
+    onSettled: refresh, // also where it was refused: the row may be another by now
   });
 }
 

@@ -7,6 +7,7 @@ import { CELL } from '../../record/drawing/pipes';
 import type { PlacedPart } from '../../record/drawing/placing';
 import type { PartShown } from './shown';
 import { asButton } from './touch';
+import { timesWords } from '../../words/counts';
 
 const HALF = CELL / 2;
 
@@ -27,7 +28,7 @@ export function partSaid(
   return [
     partWords(part),
     mark && MARK_WORDS[mark],
-    leaks > 0 && (leaks === 1 ? 'leaked once' : `leaked ${String(leaks)} times`),
+    leaks > 0 && `leaked ${timesWords(leaks)}`,
     typeof rank === 'number' && `number ${String(rank)} to search`,
     shut && 'shut',
     inSection && 'in the section under test',

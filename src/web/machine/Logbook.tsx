@@ -15,6 +15,7 @@ import { isCorrectable } from '../../record/forms';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/machineView';
 import { VoidSheet } from '../forms/VoidSheet';
+import { countWords } from '../../words/counts';
 
 const SHOWN = 25;
 
@@ -41,7 +42,11 @@ export function Logbook({ view }: { view: MachineView }) {
     <Section
       title="Logbook"
       id="logbook"
-      aside={<span className="text-soft">{entries.length} entries, nothing is ever erased</span>}
+      aside={
+        <span className="text-soft">
+          {countWords(entries.length, 'entry', 'entries')}, nothing is ever erased
+        </span>
+      }
     >
       {entries.length === 0 && (
         <p className="text-soft">

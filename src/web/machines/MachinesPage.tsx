@@ -14,6 +14,7 @@ import { KIND_WORDS, STATE_WORDS } from '../../words/codes';
 import { type Added, Adding } from '../forms/Adding';
 import { MachineTable } from './MachineTable';
 import { type Filters, NO_FILTERS, filteredAddress, askedBy, filtersOf, isNarrowed } from './machineFilters';
+import { countWords, ofCount } from '../../words/counts';
 
 export default function MachinesPage() {
   const sites = useSites().data?.rows ?? [];
@@ -150,7 +151,7 @@ function Found({
   return (
     <>
       <p className="mb-1 text-soft" role="status">
-        {`${first.more ? 'More than ' : ''}${first.count.toLocaleString('en-US')} ${first.count === 1 ? 'machine' : 'machines'}${isNarrowed(filters) ? (first.count === 1 ? ' fits' : ' fit') : ''}${retiredWords(first.retired)}`}
+        {`${first.more ? 'More than ' : ''}${countWords(first.count, 'machine')}${isNarrowed(filters) ? ofCount(first.count, ' fits', ' fit') : ''}${retiredWords(first.retired)}`}
         {left > 0 && (
           <span className="text-ochre">
             {' '}

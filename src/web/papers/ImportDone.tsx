@@ -2,7 +2,7 @@
 import type { ImportState } from '../../contract/imports';
 import { Button, ButtonLink } from '../parts/Button';
 import { UndoImport } from './UndoImport';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 
 export function ImportDone({ state, onClose }: { state: ImportState; onClose: () => void }) {
   const written = state.written ?? { rows: 0, entries: 0 };

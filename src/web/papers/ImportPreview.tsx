@@ -13,7 +13,7 @@ import { CheckField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { ColumnsForm } from './ColumnsForm';
 import { FaultList } from './FaultList';
-import { countWords } from './importWords';
+import { countWords, ofCount } from '../../words/counts';
 import { ListKinds } from './ListKinds';
 import { Newcomers, isWrongDay } from './Newcomers';
 import { isWrongZone } from './NewSites';
@@ -135,7 +135,7 @@ function Standings({ preview: { would, touched } }: { preview: Preview }) {
       <p className={would.length > 0 ? 'font-semibold text-brick' : ''}>
         {would.length === 0
           ? `None of the ${countWords(touched, 'machine')} exceeds a limit by what can be judged.`
-          : `◆ ${String(would.length)} of ${countWords(touched, 'machine')} ${would.length === 1 ? 'has' : 'have'} exceeded a limit.`}
+          : `◆ ${String(would.length)} of ${countWords(touched, 'machine')} ${ofCount(would.length, 'has', 'have')} exceeded a limit.`}
       </p>
       <ul>
         {would.map((each) => (

@@ -6,7 +6,7 @@ import { useWriter } from '../data/writer';
 import { LoadedPages } from '../parts/Pages';
 import { Section } from '../parts/Page';
 import { UndoImport } from './UndoImport';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 
 export function ImportsBefore() {
   const pages = useImportPages();

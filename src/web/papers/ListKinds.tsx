@@ -4,7 +4,7 @@ import { SHEET_TABLES, type SheetTable } from '../../sheets/fields';
 import type { Mapping } from '../../sheets/mapping';
 import { leftOutWords } from '../../sheets/leftOut';
 import { SelectField } from '../parts/Field';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 
 const TABLE_WORDS: Record<SheetTable, string> = {
   sites: 'Sites',

@@ -3,7 +3,7 @@ import type { ImportPreview } from '../../contract/imports';
 import { parseDay } from '../../core/quantity/day';
 import type { Mapping } from '../../sheets/mapping';
 import { CheckField, TextField } from '../parts/Field';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 import { NewSites } from './NewSites';
 
 const NAMES_SHOWN = 8;

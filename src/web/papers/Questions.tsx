@@ -4,7 +4,7 @@ import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { type Asked, type FaultShown, NOTHING, answerOf, answered, headingWords } from './answers';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 
 type Question = FaultShown & { asked: Asked };
 export const isQuestion = (fault: FaultShown): fault is Question => fault.asked !== undefined;

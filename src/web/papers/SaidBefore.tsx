@@ -4,7 +4,7 @@ import { ADDED_WORDS, CATEGORY_WORDS, KIND_WORDS, RECOVERED_WORDS } from '../../
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 import { headingWords } from './answers';
-import { countWords } from './importWords';
+import { countWords } from '../../words/counts';
 
 /** A code in the app's words, anything else as it was said. */
 function meaningWords(value: string, meaning: string): string {

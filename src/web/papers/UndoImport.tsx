@@ -8,7 +8,7 @@ import { WriterField } from '../forms/WriterField';
 import { Button } from '../parts/Button';
 import { Loaded } from '../parts/Page';
 import { Sheet } from '../parts/Sheet';
-import { countWords } from './importWords';
+import { countWords, ofCount } from '../../words/counts';
 
 export function UndoImport({ id, name, onUndone }: { id: string; name: string; onUndone?: () => void }) {
   const [open, setOpen] = useState(false);
@@ -81,7 +81,7 @@ function UndoSheet({
               <>
                 <p className="font-semibold">
                   {countWords(stays.length, 'row stays', 'rows stay')}, for others hang on{' '}
-                  {stays.length === 1 ? 'it' : 'them'}:
+                  {ofCount(stays.length, 'it', 'them')}:
                 </p>
                 <ul className="mb-4">
                   {stays.map(({ words, why }, index) => (

@@ -46,13 +46,10 @@ export function WithStepBar({ children }: { children: ReactNode }) {
     const typed = from === step ? [] : typedIn(visitId).filter((each) => each.step === from);
     const [first] = typed;
     if (first)
-      sayWrong(
-        `Typed and not saved at “${STEP_WORDS[from].title}”: ${listAnd(typed.map(typedWords))}.`,
-        {
-          label: 'Go back',
-          onClick: () => void navigate(visitAddress(visitId, first.machineId, from)),
-        },
-      );
+      sayWrong(`Typed and not saved at “${STEP_WORDS[from].title}”: ${listAnd(typed.map(typedWords))}.`, {
+        label: 'Go back',
+        onClick: () => void navigate(visitAddress(visitId, first.machineId, from)),
+      });
   }, [step, visitId, navigate]);
   return (
     <Bar value={bar}>

@@ -18,6 +18,7 @@ import { dateWords, dayWords } from '../../words/dates';
 import type { Step } from '../../core/visit/steps';
 import { stepFrom, visitAddress } from '../data/visitAddress';
 import { useBegin } from './useBegin';
+import { countWords } from '../../words/counts';
 
 interface Together {
   visitId: string;
@@ -134,9 +135,7 @@ function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
               <ArrowRight aria-hidden="true" size={18} />
             </Link>{' '}
             <span className="text-soft">
-              {row.handedOver
-                ? 'handed over'
-                : `${String(row.entries)} ${row.entries === 1 ? 'entry' : 'entries'} recorded`}
+              {row.handedOver ? 'handed over' : `${countWords(row.entries, 'entry', 'entries')} recorded`}
             </span>
           </li>
         ))}

@@ -10,6 +10,7 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { ChooseFirst, RefrigerantPick } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
+import { countWords } from '../../../words/counts';
 
 const DAY_S = 86_400;
 const POUND = 0.45359237;
@@ -108,7 +109,7 @@ export default function Cost() {
                   <div className="grid gap-x-8 sm:grid-cols-2">
                     <Big
                       label="Topping off for twelve months"
-                      note={`${String(value.topOffCount)} ${value.topOffCount === 1 ? 'visit' : 'visits'}, one every ${show('duration', value.every * DAY_S)}`}
+                      note={`${countWords(value.topOffCount, 'visit')}, one every ${show('duration', value.every * DAY_S)}`}
                     >
                       {money(value.months[12]?.topOffs ?? 0)}
                     </Big>

@@ -20,6 +20,7 @@ import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useTable } from '../../data/useTable';
 import { ReadingChoice } from '../parts/ReadingChoice';
 import { useBench } from '../setting';
+import { countWords } from '../../../words/counts';
 
 const SPECS = {
   suction: { label: 'Suction pressure', dimension: 'pressure', optional: true, example: 96_000 },
@@ -185,4 +186,4 @@ function Judged({ read, form }: { read: SignsRead; form: Form }) {
 }
 
 const summaryOf = ({ cause, share }: RankedCause, count: number): string =>
-  `Looks like ${CAUSE_WORDS[cause].toLowerCase()} (${percent(share)}), from ${String(count)} ${count === 1 ? 'reading' : 'readings'}`;
+  `Looks like ${CAUSE_WORDS[cause].toLowerCase()} (${percent(share)}), from ${countWords(count, 'reading')}`;

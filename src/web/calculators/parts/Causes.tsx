@@ -3,6 +3,7 @@ import type { Judgement } from '../../../core/judge/rank';
 import { READINGS, type Reading } from '../../../core/judge/readings';
 import { Section } from '../../parts/Page';
 import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../../words/judge';
+import { ofCount } from '../../../words/counts';
 
 const SHOWN_CAUSES = 4;
 
@@ -61,7 +62,7 @@ export function HowSure({ judgement: { ranked, oneOfTwo, aside } }: { judgement:
       {!oneOfTwo && first && first.share >= CLEAR && first.reasonsFor.length > 0 && (
         <p className="mb-3 text-soft">
           Fairly sure: {String(first.reasonsFor.length)}{' '}
-          {first.reasonsFor.length === 1 ? 'reading speaks' : 'readings speak'} for{' '}
+          {ofCount(first.reasonsFor.length, 'reading speaks', 'readings speak')} for{' '}
           {CAUSE_WORDS[first.cause].toLowerCase()}
           {first.reasonsAgainst.length > 0 ? `, ${String(first.reasonsAgainst.length)} against` : ''}. One of
           eight readings is taken to be misread.

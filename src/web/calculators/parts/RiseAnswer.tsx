@@ -10,6 +10,7 @@ import { bareFigure } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { Big, Caution, Verdict } from './Answer';
 import { useBench } from '../setting';
+import { countWords } from '../../../words/counts';
 
 export function Water({
   water,
@@ -82,8 +83,8 @@ export function RiseWords({
       )}
       {judged.jumps.length > 0 && (
         <p>
-          {String(judged.jumps.length)} {judged.jumps.length === 1 ? 'reading jumped' : 'readings jumped'} and
-          came back, as when a valve is moved: marked, not fitted.
+          {countWords(judged.jumps.length, 'reading jumped', 'readings jumped')} and came back, as when a
+          valve is moved: marked, not fitted.
         </p>
       )}
     </>

@@ -36,7 +36,7 @@ export function RowHistory({ table, id }: { table: RowTable; id: string }) {
 }
 
 /** Who, when, why, and what became of each field. */
-function RevisionLine({
+export function RevisionLine({
   revision,
   before,
   names,

@@ -1,12 +1,12 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
 import { say, sayWrong } from '../../data/messages';
-import { useState } from 'react';
 import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
 import { useWriter } from '../../data/writer';
 import { useChangeRows, useRow } from '../../data/queries';
 import { WriterField } from '../WriterField';
 import { TextField } from '../../parts/Field';
+import { Button } from '../../parts/Button';
 import { Loaded } from '../../parts/Page';
 import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
@@ -14,9 +14,12 @@ import { useRefusal } from '../useRefusal';
 import { Sheet } from '../../parts/Sheet';
 import { useKeptDraft } from '../../data/useKeptDraft';
 import { RowFieldControl } from './RowFieldControl';
+import { RevisionLine } from './RowHistory';
+import { useRowNames } from './useRowNames';
 import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
 import { type RowDraft, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
+import { withArticle } from '../../../words/counts';
 
 type Row = Record<string, unknown> & { id?: string };
 
@@ -51,6 +54,8 @@ function Stored(props: Props) {
 
 const UNDONE = 'undone at once by its writer';
 
+const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
+
 function RowFormSheet({
   table,
   id,
@@ -62,12 +67,20 @@ function RowFormSheet({
   const form = ROW_FORMS[table];
   const { person } = useWriter();
   const change = useChangeRows();
-  // What was read when the sheet opened: what another writes meanwhile must not be written over.
-  const [{ before, after }] = useState({ before: stored, after: revisions.at(-1)?.seal?.hash ?? null });
+  // Only what was touched is kept: the rest is as the row says it now, also where another wrote it meanwhile.
   const { draft, set, forget } = useKeptDraft(`row ${table} ${isNew ? 'new' : id}`, () => ({
-    values: draftOfRow(form, before),
+    values: {} as RowDraft,
     why: '',
+    /** seal of the version that was on screen when this was typed */
+    seen: null as string | null,
   }));
+  const before = stored;
+  const after = hashOf(revisions);
+  const touched = Object.keys(draft.values).length > 0;
+  const meanwhile =
+    isNew || !touched || draft.seen === after
+      ? []
+      : revisions.slice(revisions.findIndex(({ seal }) => seal?.hash === draft.seen) + 1);
   const values: RowDraft = { ...draftOfRow(form, before), ...draft.values };
   const refusal = useRefusal();
   const { tried } = refusal;
@@ -88,7 +101,7 @@ function RowFormSheet({
     refusal.try();
     // The first person of an empty list writes themselves down.
     const by = person?.id ?? (table === 'people' && isNew ? id : null);
-    if (by === null || Object.keys(errors).length > 0 || noWhy || nothing) return;
+    if (by === null || Object.keys(errors).length > 0 || noWhy || nothing || meanwhile.length > 0) return;
     change.mutate(
       { changes: [{ table, id, row, after }], by, why: draft.why.trim() || null },
       {
@@ -118,12 +131,17 @@ function RowFormSheet({
 
   return (
     <Sheet
-      title={isNew ? `Add a ${form.thing}` : `Change the ${form.thing}`}
+      title={isNew ? `Add ${withArticle(form.thing)}` : `Change the ${form.thing}`}
       onClose={onClose}
       footer={
         <SaveBar words="Save" saving={change} onSave={save}>
           <Refused labels={faulty} />
           {tried && nothing && <p className="mb-2 text-soft">Nothing is changed yet.</p>}
+          {meanwhile.length > 0 && (
+            <p role="alert" className="mb-2 font-semibold text-ochre">
+              ◐ It was changed meanwhile: see above what, then go on.
+            </p>
+          )}
         </SaveBar>
       }
     >
@@ -134,6 +152,9 @@ function RowFormSheet({
           save();
         }}
       >
+        {meanwhile.length > 0 && (
+          <Meanwhile revisions={revisions} from={meanwhile} onSeen={() => set({ ...draft, seen: after })} />
+        )}
         {form.fields.map((field) => (
           <RowFieldControl
             key={field.key}
@@ -141,7 +162,13 @@ function RowFormSheet({
             value={values[field.key]}
             row={values}
             error={tried ? errors[field.key] : undefined}
-            onChange={(value) => set({ ...draft, values: { ...values, [field.key]: value } })}
+            onChange={(value) =>
+              set({
+                ...draft,
+                values: { ...draft.values, [field.key]: value },
+                seen: touched ? draft.seen : after,
+              })
+            }
           />
         ))}
         {needsWhy && (
@@ -157,5 +184,38 @@ function RowFormSheet({
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Sheet>
+  );
+}
+
+/** What somebody else wrote while this sheet was open; what was typed here stays as it was typed. */
+function Meanwhile({
+  revisions,
+  from,
+  onSeen,
+}: {
+  revisions: readonly Revision[];
+  from: readonly Revision[];
+  onSeen: () => void;
+}) {
+  const names = useRowNames(revisions);
+  return (
+    <section aria-label="Changed meanwhile" data-fault className="mb-4 border-l-4 border-ochre pl-3">
+      <p className="font-semibold text-ochre">
+        ◐ Changed by somebody else while this was open. What you typed is still here.
+      </p>
+      <ol>
+        {from.map((revision) => (
+          <RevisionLine
+            key={revision.seal?.hash}
+            revision={revision}
+            before={revisions[revisions.indexOf(revision) - 1] ?? null}
+            names={names}
+          />
+        ))}
+      </ol>
+      <Button className="mt-2" onClick={onSeen}>
+        I have seen it: go on
+      </Button>
+    </section>
   );
 }

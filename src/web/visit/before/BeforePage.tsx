@@ -155,6 +155,7 @@ function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView })
           {missing !== null &&
             missing > 0 &&
             `, about ${massText(missing * 1000, system)} if it is to be filled`}
+          {gas && ': '}
           {gas && <BottleList refrigerant={gas.name} system={system} />}
         </li>
         <li>

@@ -10,6 +10,7 @@ import { statedWords } from '../../../words/stated';
 import { Picture } from '../../photos/Picture';
 import { photosOf } from '../../../record/photos';
 import { type MachineView } from '../../data/machineView';
+import { timesWords } from '../../../words/counts';
 
 /** Stains that misled somebody before, or that were cleaned to see whether they come back. */
 export function Stains({ view }: { view: MachineView }) {
@@ -93,7 +94,7 @@ export function Leaks({ digest: { leakPlaces } }: { digest: BeforeDriving }) {
             <span className="font-semibold">{each.place}</span>
             <span className="text-soft">
               {' '}
-              · {each.times === 1 ? 'once' : `${String(each.times)} times`}, last {dayWords(each.lastOn)}
+              · {timesWords(each.times)}, last {dayWords(each.lastOn)}
             </span>
           </li>
         ))}

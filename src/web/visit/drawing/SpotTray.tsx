@@ -1,12 +1,11 @@
 /** One part of the circuit under the detector: a mark by one touch, what showed it by another; saved at once. */
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { partType } from '../../../core/visit/circuit/parts';
-import { FALSE_CAUSES, type Grade, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes';
+import { FALSE_CAUSES, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
-import { leakDraftOf } from '../../../record/leakDraft';
-import { FALSE_WORDS, MARK_WORDS, partName, partWords } from '../../../words/circuit';
+import { FALSE_WORDS, MARK_WORDS, partWords } from '../../../words/circuit';
 import { GRADE_WORDS, methodWords } from '../../../words/leaks';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { list } from '../../../words/list';
 import { useWriter } from '../../data/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
@@ -15,11 +14,10 @@ import { Choices } from '../../parts/Choices';
 import { CheckField, TextArea, TextField } from '../../parts/Field';
 import { Fold } from '../../parts/Fold';
 import { Tray } from '../../parts/Tray';
-import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
-import { LOOKED_WITH, METHOD_OF, asksFor, gradesOf } from './spotDraft';
-
-const FRESH = { mark: '', why: '', reachable: true, place: '', size: '', used: '' };
+import { PartKnown } from './PartKnown';
+import { type SpotForm, useSpot } from './useSpot';
+import { LOOKED_WITH, asksFor, gradesOf } from './spotDraft';
 
 export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void }) {
   const { record } = useVisit();
@@ -28,6 +26,7 @@ export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void
   const form = useSpot(part, onClose);
   return (
     <Tray title={partWords(part)} onClose={onClose}>
+      <PartKnown part={part} />
       {marks.length > 0 && (
         <p className="mb-2 text-soft">
           Here already:{' '}
@@ -52,73 +51,18 @@ export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void
         </p>
       )}
       {!person && <WriterField />}
-      {form.mark === '' ? <Marks form={form} /> : <WhatShowedIt form={form} part={part} />}
+      {form.mark === null ? <Marks form={form} /> : <WhatShowedIt form={form} part={part} mark={form.mark} />}
       <ApiError error={form.deed.error} />
     </Tray>
   );
 }
 
-type SpotForm = ReturnType<typeof useSpot>;
-
-function useSpot(part: MapPart, onClose: () => void) {
-  const { view, visitId, record, newEntry } = useVisit();
-  const deed = useVisitWrite(`spot ${part.id}`);
-  const { draft, set, forget } = useKeptDraft(
-    `${visitId} ${view.machine.appliance.id} spot ${part.id}`,
-    () => ({
-      ...FRESH,
-      leak: leakDraftOf(null, view.names.leaks),
-    }),
-  );
-  const lastMethod = notesOf(record.entries, 'spot').findLast(({ note }) => note.mark === 'lookedAt')?.note
-    .method;
-  const write = async (mark: SpotMark, rest: { grade?: Grade; method?: string; cause?: string } = {}) => {
-    // The leak was named when the tray opened: a second try names the same.
-    set(draft);
-    const { id, label } = draft.leak.fresh;
-    const why = draft.why.trim() || null;
-    const used = rest.method ?? (rest.grade ? draft.used || METHOD_OF[rest.grade] : null);
-    const spot = newEntry('search', {
-      tool: 'spot',
-      part: part.id,
-      words: partWords(part),
-      mark,
-      grade: rest.grade ?? null,
-      method: used,
-      cause: rest.cause ?? null,
-      why,
-      reachable: mark === 'leftOut' ? draft.reachable : null,
-      leakId: mark === 'confirmed' ? id : null,
-    });
-    const leak = newEntry('leakFound', {
-      leakId: id,
-      label,
-      part: part.id,
-      component: partName(part),
-      // The exact place stands beside the room, and does not replace it.
-      location: [part.where, draft.place.trim()].filter(Boolean).join(', '),
-      methods: [used],
-      sizeGuess: draft.size.trim() || null,
-      note: why,
-    });
-    const entries = mark === 'confirmed' ? [leak, spot] : [spot];
-    if (!(await deed.save(entries, `${partName(part)}: ${MARK_WORDS[mark]}.`))) return;
-    forget();
-    onClose();
-  };
-  return {
-    ...draft,
-    deed,
-    lastMethod: lastMethod ?? null,
-    change: (next: Partial<typeof FRESH>) => set({ ...draft, ...next }),
-    write,
-  };
-}
-
 function Marks({ form }: { form: SpotForm }) {
   const { lastMethod, deed } = form;
+  const typed = list([form.place, form.size, form.why]);
   return (
     <>
+      {typed && <p className="mb-2 text-ochre">◐ Typed here and not saved: {typed}</p>}
       <div className="mb-2 grid grid-cols-2 gap-2" role="group" aria-label="What you found">
         {SPOT_MARKS.map((mark) => (
           <Button
@@ -128,7 +72,7 @@ function Marks({ form }: { form: SpotForm }) {
             onClick={() =>
               mark === 'lookedAt' && lastMethod
                 ? void form.write(mark, { method: lastMethod })
-                : form.change({ mark })
+                : form.setMark(mark)
             }
           >
             {MARK_WORDS[mark]}
@@ -141,7 +85,7 @@ function Marks({ form }: { form: SpotForm }) {
           <button
             type="button"
             className="min-h-11 cursor-pointer text-green underline underline-offset-4"
-            onClick={() => form.change({ mark: 'lookedAt' })}
+            onClick={() => form.setMark('lookedAt')}
           >
             With something else
           </button>
@@ -151,8 +95,7 @@ function Marks({ form }: { form: SpotForm }) {
   );
 }
 
-function WhatShowedIt({ form, part }: { form: SpotForm; part: MapPart }) {
-  const mark = form.mark as SpotMark;
+function WhatShowedIt({ form, part, mark }: { form: SpotForm; part: MapPart; mark: SpotMark }) {
   const { deed, write, change } = form;
   const asks = asksFor(mark);
   const hidden = partType(part.type).hidden === true;
@@ -204,7 +147,7 @@ function WhatShowedIt({ form, part }: { form: SpotForm; part: MapPart }) {
           </Button>
         </>
       )}
-      <Button weight="quiet" onClick={() => change({ mark: '' })}>
+      <Button weight="quiet" onClick={() => form.setMark(null)}>
         Back
       </Button>
     </>

@@ -17,6 +17,7 @@ import { ReadingTray } from '../readings/ReadingTray';
 import { nextOfRound, shownValues } from '../readings/shownValues';
 import { useReadings } from '../readings/useReadings';
 import { useVisit } from '../visitContext';
+import { PartKnown } from './PartKnown';
 
 interface Reading {
   place: PlaceName;
@@ -69,8 +70,7 @@ export function VisitDrawing(props: Props) {
         next: round.next,
         show: shownIn(units, atmosphere),
         system: units,
-        unsaved: (place) =>
-          unsavedAt({ visitId, machineId: view.machine.appliance.id, place, partId: null }),
+        unsaved: (place) => unsavedAt({ visitId, machineId: view.machine.appliance.id, place, partId: null }),
         warmFor: statedWords<Quantity>(
           step === 'arrive' ? notesOf(record.entries, 'arrival').at(-1)?.note.outOfTemperature : null,
           quantityWords,
@@ -133,6 +133,7 @@ function PlacesTray({
   const places = placesAt(map, part);
   return (
     <Tray title={partWords(part)} onClose={onClose}>
+      <PartKnown part={part} />
       {places.length === 0 ? (
         <p className="pb-3 text-soft">
           Nothing is read at this part. It is searched, repaired and shut at its steps.

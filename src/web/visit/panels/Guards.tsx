@@ -6,6 +6,7 @@ import { isBlend } from '../../../core/refrigerant/refrigerant';
 import { CAUTION_WORDS, guardWords } from '../../../words/steps';
 import { Fold } from '../../parts/Fold';
 import { useVisit } from '../visitContext';
+import { countWords } from '../../../words/counts';
 
 export function Guards() {
   const { step, view, record, leaks, map, units } = useVisit();
@@ -51,10 +52,7 @@ export function Cautions() {
   const reminding = useCautions().filter((code) => !KILLS.includes(code));
   if (reminding.length === 0) return null;
   return (
-    <Fold
-      title="Take care"
-      about={reminding.length === 1 ? 'one caution' : `${String(reminding.length)} cautions`}
-    >
+    <Fold title="Take care" about={countWords(reminding.length, 'caution')}>
       <ul className="border-l-4 border-ink pl-3">
         {reminding.map((code) => (
           <li key={code} className="py-0.5">

@@ -1,6 +1,7 @@
 /** Which method shows what, what none of them sees, and how many leaks of this machine each has found. */
 import { BLIND_WORDS, METHOD_NAMES, methodWords } from '../../../words/leaks';
 import { useVisit } from '../visitContext';
+import { countWords } from '../../../words/counts';
 
 export function MethodTable() {
   const { view } = useVisit();
@@ -31,7 +32,7 @@ export function MethodTable() {
             </th>
             <td className="py-1 pr-3">{BLIND_WORDS[method as keyof typeof METHOD_NAMES]}</td>
             <td className="py-1 whitespace-nowrap">
-              {found.has(method) ? `${String(found.get(method))} leaks` : 'none on record'}
+              {found.has(method) ? countWords(found.get(method) ?? 0, 'leak') : 'none on record'}
             </td>
           </tr>
         ))}

@@ -10,18 +10,22 @@ import { visitAddress } from '../../data/visitAddress';
 import { WaitingList, useWaitingDeeds } from '../../forms/WaitingDeeds';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
+import { Refused } from '../../forms/Refused';
+import { useRefusal } from '../../forms/useRefusal';
+import { useWriter } from '../../data/writer';
 import { Button, ButtonLink } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
 import { issueAddress } from '../../data/paperAddress';
 import { ServiceRecord } from '../ServiceRecord';
 import { SignaturePad } from '../SignaturePad';
-import { MainAction } from '../StepBar';
+import { SaveHere } from '../StepBar';
 import { useVisitWrite } from '../useVisitWrite';
 import { STEP_WORDS } from '../../../words/steps';
 import { typedIn, typedWords } from '../../data/typed';
 import { forgetVisit, useKeptDraft } from '../../data/useKeptDraft';
 import { useVisit } from '../visitContext';
+import { ofCount } from '../../../words/counts';
 
 export function HandOver() {
   const { record, visitId, view } = useVisit();
@@ -139,12 +143,14 @@ function Sign() {
     forget,
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
   const { name, role, path, why } = typed;
-  const [tried, setTried] = useState(false);
+  const refusal = useRefusal();
+  const { person } = useWriter();
+  const { tried } = refusal;
   const noSign = path === '' && why.trim() === '';
   // A person signs, or a reason stands for the signature: then no name is asked.
   const noName = path !== '' && name.trim() === '';
   const sign = async () => {
-    setTried(true);
+    refusal.try();
     if (noName || noSign || blocked.length > 0) return;
     const entry = newEntry('handover', {
       tool: 'signed',
@@ -164,40 +170,51 @@ function Sign() {
       {blocked.length > 0 && (
         <p role="alert" className="mb-3 border-l-4 border-brick pl-3 font-semibold text-brick">
           ▲ Not handed over while {blocked.map((each) => each.valve).join(', ')}{' '}
-          {blocked.length === 1 ? 'is' : 'are'} shut: open it, or say under “Leave it right” that it stays
+          {ofCount(blocked.length, 'is', 'are')} shut: open it, or say under “Leave it right” that it stays
           shut and why.
         </p>
       )}
-      <div className="grid gap-x-6 sm:grid-cols-2">
+      <div id={refusal.form}>
+        <div className="grid gap-x-6 sm:grid-cols-2">
+          <TextField
+            label="Name of who takes it over"
+            optional={path === ''}
+            value={name}
+            onChange={(event) => set({ ...typed, name: event.target.value })}
+            error={tried && noName ? 'Give the name.' : null}
+          />
+          <TextField
+            label="Role"
+            optional
+            value={role}
+            onChange={(event) => set({ ...typed, role: event.target.value })}
+          />
+        </div>
+        <SignaturePad path={path} onChange={(next) => set({ ...typed, path: next })} />
         <TextField
-          label="Name of who takes it over"
-          optional={path === ''}
-          value={name}
-          onChange={(event) => set({ ...typed, name: event.target.value })}
-          error={tried && noName ? 'Give the name.' : null}
-        />
-        <TextField
-          label="Role"
+          label="Nobody could sign, because"
           optional
-          value={role}
-          onChange={(event) => set({ ...typed, role: event.target.value })}
+          value={why}
+          onChange={(event) => set({ ...typed, why: event.target.value })}
+          error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
         />
+        <WriterField error={tried && !person ? 'Choose your name.' : undefined} />
       </div>
-      <SignaturePad path={path} onChange={(next) => set({ ...typed, path: next })} />
-      <TextField
-        label="Nobody could sign, because"
-        optional
-        value={why}
-        onChange={(event) => set({ ...typed, why: event.target.value })}
-        error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
-      />
-      <WriterField />
       <ApiError error={deed.error} />
-      <MainAction>
+      <SaveHere atThumb>
+        {tried && (
+          <Refused
+            labels={[
+              ...(person ? [] : ['Who is writing']),
+              ...(noName ? ['Name of who takes it over'] : []),
+              ...(noSign ? ['Signature, or why nobody could sign'] : []),
+            ]}
+          />
+        )}
         <Button weight="main" disabled={deed.writing || blocked.length > 0} onClick={() => void sign()}>
           Hand over
         </Button>
-      </MainAction>
+      </SaveHere>
     </Section>
   );
 }
