@@ -4,7 +4,7 @@
  */
 import type { Entry } from '../core/logbook/entry';
 import type { Dimension } from '../core/quantity/units';
-import type { MassSystem } from '../core/quantity/mass';
+import type { MassSystem, MassUnit } from '../core/quantity/mass';
 import type { NotDone, Unknown } from '../core/visit/stated';
 import { type Choice, choices } from '../words/choice';
 import type { UnitSystem } from '../words/measures';
@@ -24,6 +24,8 @@ interface Common {
   chosen?: boolean;
   /** beside its value it can be not done (why) or unknown; left alone it is not recorded */
   stated?: boolean;
+  /** what a row means that leaves it out */
+  leftOut?: string;
 }
 
 /** How a form asks. */
@@ -34,9 +36,9 @@ export type Ask = Common &
           | 'text'
           | 'long'
           | 'date'
-          | 'mass'
           | 'pressure'
           | 'year'
+          // of a machine's own record
           | 'newLeak'
           | 'leak'
           | 'openLeak'
@@ -44,16 +46,41 @@ export type Ask = Common &
           | 'leaks'
           | 'pack'
           | 'partsLeftOut'
-          | 'temporaryPart';
+          | 'temporaryPart'
+          // of rows
+          | 'metres'
+          | 'litres'
+          | 'months'
+          | 'offset'
+          | 'numbers'
+          | 'certificates'
+          | 'methods'
+          | 'timezone'
+          | 'site'
+          | 'owner'
+          | 'owners'
+          | 'serves';
+      }
+    | {
+        type: 'mass';
+        /** of a bare number, where it is not that of the machine */
+        unit?: MassUnit;
       }
     | { type: 'measure'; dimension: Dimension; unit?: Record<UnitSystem, string> }
-    | { type: 'check'; initial: boolean }
+    | { type: 'check'; initial?: boolean }
     | { type: 'choice'; choices: readonly Choice[] }
     | { type: 'many'; choices: readonly Choice[] }
   );
 
 /** A field of a form: `numbers.suction` stands within `numbers`. */
 export type AskedField = Ask & { key: string };
+export type FieldType = Ask['type'];
+type OfType<Each, Type> = Each extends { type: infer Types }
+  ? Type extends Types
+    ? Each & { type: Type }
+    : never
+  : never;
+export type FieldOf<Type extends FieldType> = OfType<AskedField, Type>;
 
 /** What a sentence may need beside the value. */
 export interface Saying {

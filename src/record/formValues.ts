@@ -5,16 +5,15 @@ import { entryProblems } from '../core/logbook/logbook';
 import { asNamedToday } from '../core/logbook/olderNames';
 import { problemsOf } from '../core/logbook/problems';
 import { dayOf } from '../core/quantity/day';
-import type { Mass } from '../core/quantity/mass';
+import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
 import type { Standing } from '../core/rules/standing';
 import { noteProblems } from '../core/visit/noteProblems';
 import type { AskedField, Values } from './field';
 import type { Form } from './forms';
-import { type LeakDraft, leakDraftOf } from './leakDraft';
+import type { LeakDraft } from './leakDraft';
 import type { FormPlace } from './place';
-import { readField } from './readField';
+import { type FieldContext, beginField, readField } from './fieldKinds';
 import { valueAt } from './sentence';
-import { draftFrom } from './statedDraft';
 
 function putPath(target: Values, key: string, value: unknown): void {
   const parts = key.split('.');
@@ -23,9 +22,6 @@ function putPath(target: Values, key: string, value: unknown): void {
   for (const part of parts) inner = (inner[part] ??= {}) as Values;
   inner[last] = value;
 }
-
-const typedMass = (mass: Mass): string =>
-  (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
 
 /** Values to begin with: those of the entry that is corrected, what is known, else the field's own. */
 export function initialValues(
@@ -36,43 +32,20 @@ export function initialValues(
   labels: LeakLabels = new Map(),
 ): Values {
   const source: Values = corrected ? (asNamedToday(corrected) as unknown as Values) : given;
+  const context: FieldContext = { place: NOWHERE, values: source, standing, labels };
   return Object.fromEntries(
-    spec.fields.map((field) => [
-      field.key,
-      initialValue(field, valueAt(source, field.key), standing, labels),
-    ]),
+    spec.fields.map((field) => [field.key, beginField(field, valueAt(source, field.key), context)]),
   );
 }
 
-function initialValue(field: AskedField, value: unknown, standing: Standing, labels: LeakLabels): unknown {
-  if (field.stated || field.type === 'measure') return draftFrom(value);
-  switch (field.type) {
-    case 'check':
-      return value ?? field.initial;
-    case 'many':
-    case 'leaks':
-      return value ?? [];
-    case 'mass':
-      return value ? typedMass(value as Mass) : '';
-    case 'pressure': {
-      const pressure = value as { value: number; unit: string } | undefined | null;
-      return pressure ? `${String(pressure.value)} ${pressure.unit}` : '';
-    }
-    case 'partsLeftOut':
-      return ((value as { part: string; reason: string }[] | null | undefined) ?? [])
-        .map((each) => `${each.part}: ${each.reason}`)
-        .join('\n');
-    case 'newLeak':
-      return leakDraftOf(value, labels);
-    case 'leak':
-      return leakDraftOf(value ?? standing.leaks.open()[0]?.id, labels);
-    case 'choice':
-      if (value !== undefined && value !== null) return String(value);
-      return field.chosen ? '' : (field.choices[0]?.value ?? '');
-    default:
-      return value === undefined || value === null ? '' : String(value);
-  }
-}
+/** No field begins by its place. */
+const NOWHERE: FormPlace = {
+  mass: 'lb',
+  system: 'us',
+  atmosphere: SEA_LEVEL_PA,
+  instruments: [],
+  labels: new Map(),
+};
 
 export interface Made {
   entry: Entry | null;
@@ -117,6 +90,9 @@ const untouched = (field: AskedField, now: unknown, before: unknown): boolean =>
     ? (now as LeakDraft).id === (before as LeakDraft).id
     : JSON.stringify(now) === JSON.stringify(before);
 
+const isBlank = (value: unknown): boolean =>
+  value === undefined || (Array.isArray(value) && value.length === 0);
+
 function isNeeded(field: AskedField, values: Values): boolean {
   if (typeof field.needed === 'function') return field.needed(values);
   return field.needed ?? (field.type === 'long' && !field.stated && !field.optional);
@@ -145,11 +121,11 @@ export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlac
       dropPath(payload, field.key);
     }
     if (!applies) continue;
-    const read = readField(field, value, place);
+    const read = readField(field, value, { place, values, standing: null, labels: place.labels });
     if ('error' in read) errors[field.key] = read.error;
     else if (field.type === 'leak' || field.type === 'newLeak')
       putLeak(payload, field.key, read.value as LeakDraft);
-    else if (read.value !== undefined) putPath(payload, field.key, read.value);
+    else if (!isBlank(read.value)) putPath(payload, field.key, read.value);
     else if (field.chosen) errors[field.key] = 'Choose one.';
     else if (isNeeded(field, values)) errors[field.key] = lackWords(field);
   }

@@ -14,9 +14,16 @@ import {
   PACK_WORDS,
   PURPOSE_WORDS,
 } from '../../words/codes';
-import type { RowField, RowForm } from './rowField';
+import type { AskedField } from '../field';
 
-const named = (label: string, hint?: string): RowField => ({
+/** The form that puts a row right, or adds one. */
+export interface RowForm {
+  /** what one row is called */
+  thing: string;
+  fields: readonly AskedField[];
+}
+
+const named = (label: string, hint?: string): AskedField => ({
   key: 'name',
   label,
   type: 'text',
@@ -27,7 +34,7 @@ export const optional = (
   label: string,
   type: 'text' | 'long' | 'date',
   hint?: string,
-): RowField => ({
+): AskedField => ({
   key,
   label,
   type,
@@ -36,7 +43,7 @@ export const optional = (
 });
 const address = optional('address', 'Address', 'long', 'As it stands on papers.');
 const contact = optional('contact', 'Contact', 'text', 'Telephone or mail, and who answers.');
-const numbers: RowField = {
+const numbers: AskedField = {
   key: 'numbers',
   label: 'Numbers that an authority gave',
   type: 'numbers',
@@ -86,8 +93,10 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         hint: 'One a line: a day and “annualizing” or “rolling”. Before the first, annualizing.',
       },
       {
-        ...optional('timezone', 'Time zone', 'text', 'A deadline runs through the end of its day here.'),
-        optional: false,
+        key: 'timezone',
+        label: 'Time zone',
+        type: 'timezone',
+        hint: 'A deadline runs through the end of its day here.',
       },
       {
         key: 'altitudeM',
@@ -130,11 +139,18 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         type: 'site',
         hint: 'Moved to another site, it keeps all of its past.',
       },
-      { key: 'kind', label: 'Kind', type: 'choice', choices: choices(APPLIANCE_KINDS, KIND_WORDS) },
+      {
+        key: 'kind',
+        label: 'Kind',
+        type: 'choice',
+        chosen: true,
+        choices: choices(APPLIANCE_KINDS, KIND_WORDS),
+      },
       {
         key: 'category',
         label: 'Category, at first',
         type: 'choice',
+        chosen: true,
         choices: choices(CATEGORIES, CATEGORY_WORDS),
         hint: 'Wrong from the beginning: put it right here. Changed since: “Change the record” says so.',
       },
@@ -195,7 +211,8 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         key: 'refrigerant',
         label: 'Holds',
         type: 'choice',
-        choices: [{ value: '', words: 'choose' }, ...GASES],
+        chosen: true,
+        choices: GASES,
       },
       {
         key: 'purpose',
@@ -208,6 +225,7 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         key: 'tare',
         label: 'Tare',
         type: 'mass',
+        unit: 'kg',
         optional: true,
         hint: 'Empty, as stamped; a bare number is in kg.',
       },
@@ -226,6 +244,7 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         key: 'dimension',
         label: 'Kind of instrument',
         type: 'choice',
+        chosen: true,
         choices: choices(INSTRUMENT_DIMENSIONS, DIMENSION_WORDS),
       },
       {

@@ -2,8 +2,9 @@
 import { changedFields, isRowTable } from '../../contract/rows';
 import type { Revision } from '../../core/logbook/tables';
 import { ROW_FORMS, rowFieldWords } from './rowForms';
-import { type RowField } from './rowField';
-import { type OwnedSince, draftOfRow } from './rowValues';
+import type { AskedField } from '../field';
+import type { OwnedSince } from './rowLines';
+import { draftOfRow } from './rowValues';
 import { dateWords } from '../../words/dates';
 
 type Row = Record<string, unknown>;
@@ -23,10 +24,10 @@ export interface FieldChange {
 
 const NONE = 'not recorded';
 
-function valueWords(field: RowField | undefined, value: unknown, row: Row, names: RowNames): string {
+function valueWords(field: AskedField | undefined, value: unknown, row: Row, names: RowNames): string {
   if (value === null || value === undefined || value === '') return NONE;
   if (!field) return typeof value === 'string' ? value : JSON.stringify(value);
-  const typed = draftOfRow({ thing: '', fields: [field] }, row)[field.key];
+  const typed = draftOfRow({ fields: [field] }, row)[field.key];
   switch (field.type) {
     case 'check':
       return typed === true ? 'yes' : 'no';

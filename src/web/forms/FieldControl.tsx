@@ -1,176 +1,116 @@
-/** One field of an entry form, by its type. */
-import { PlainControl } from './PlainControl';
-import type { PackId } from '../../core/logbook/packNames';
-import type { Standing } from '../../core/rules/standing';
-import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
-import { stainsOf } from '../../core/visit/stains';
+/** One field of any form, by its type: of an entry, of a row, of a new machine. A type without its control does not compile. */
+import type { ComponentProps } from 'react';
+import { draftOf } from '../../record/statedDraft';
+import type { FieldType } from '../../record/field';
 import { ChoiceField } from '../parts/ChoiceField';
-import { SelectField, TextArea, TextField } from '../parts/Field';
+import { CheckField, TextArea, TextField } from '../parts/Field';
 import { Ticks } from '../parts/Ticks';
-import { PACK_WORDS } from '../../words/codes';
-import { dayWords } from '../../words/dates';
-import { labelOf } from '../../core/logbook/leakLabels';
-import { type LeakDraft, leakDraftOf } from '../../record/leakDraft';
-import type { FormPlace } from '../../record/place';
 import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
-import { draftOf } from '../../record/statedDraft';
-import type { AskedField } from '../../record/field';
+import { type Control, type ControlProps, frameOf, textOf } from './fields/control';
+import { Leak, Leaks, NewLeak, OpenLeak, Pack, Stain, TemporaryPart } from './fields/machineFields';
+import { Owner, Owners, Serves, Site } from './fields/rowFields';
 
-interface Props {
-  field: AskedField;
-  value: unknown;
-  error: string | undefined;
-  standing: Standing;
-  packs: readonly PackId[];
-  place: FormPlace;
-  onChange: (value: unknown) => void;
-}
+/** A line that is typed. */
+const line =
+  (more: Pick<ComponentProps<'input'>, 'type' | 'inputMode' | 'placeholder' | 'className'> = {}) =>
+  (props: ControlProps) => (
+    <TextField
+      {...frameOf(props)}
+      {...more}
+      value={textOf(props.value)}
+      onChange={(event) => props.onChange(event.target.value)}
+    />
+  );
 
-/** One field; a stated one stands in a frame that also takes not done and unknown. */
-export function FieldControl(props: Props) {
-  const { field, value, error, place, onChange } = props;
-  if (field.type !== 'measure' && !field.stated) return <OwnControl {...props} />;
+/** Several lines that are typed. */
+const Lines = (props: ControlProps) => (
+  <TextArea
+    {...frameOf(props)}
+    value={textOf(props.value)}
+    onChange={(event) => props.onChange(event.target.value)}
+  />
+);
+
+const Check: Control<'check'> = ({ field, value, onChange }) => (
+  <CheckField
+    label={field.label}
+    hint={field.hint}
+    checked={value === true}
+    onChange={(event) => onChange(event.target.checked)}
+  />
+);
+
+const OneOfChoices: Control<'choice'> = (props) => (
+  <ChoiceField
+    {...frameOf(props)}
+    choices={props.field.choices}
+    value={textOf(props.value)}
+    onChange={props.onChange}
+  />
+);
+
+const Many: Control<'many'> = (props) => (
+  <Ticks
+    {...frameOf(props)}
+    choices={props.field.choices}
+    value={props.value as string[]}
+    onChange={props.onChange}
+  />
+);
+
+const Measure: Control<'measure'> = ({ field, value, error, place, onChange }) => (
+  <MeasuredField field={field} draft={draftOf(value)} error={error} place={place} onChange={onChange} />
+);
+
+const decimal = line({ inputMode: 'decimal' });
+
+const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
+  text: line(),
+  long: Lines,
+  date: line({ type: 'date' }),
+  year: line({ inputMode: 'numeric' }),
+  pressure: line({ placeholder: '150 psig' }),
+  mass: line({ placeholder: '12 lb 6 oz', className: 'text-2xl font-bold' }),
+  measure: Measure,
+  check: Check,
+  choice: OneOfChoices,
+  many: Many,
+  leaks: Leaks,
+  leak: Leak,
+  newLeak: NewLeak,
+  openLeak: OpenLeak,
+  stain: Stain,
+  temporaryPart: TemporaryPart,
+  pack: Pack,
+  partsLeftOut: Lines,
+  metres: decimal,
+  litres: decimal,
+  months: decimal,
+  offset: line(),
+  numbers: Lines,
+  certificates: Lines,
+  methods: Lines,
+  timezone: line(),
+  site: Site,
+  owner: Owner,
+  owners: Owners,
+  serves: Serves,
+};
+
+/** A stated field stands in a frame that also takes not done and unknown. */
+export function FieldControl(props: ControlProps) {
+  const { field, value, error, onChange } = props;
+  const Own = CONTROLS[field.type] as Control<FieldType>;
+  if (field.type !== 'measure' && !field.stated) return <Own {...props} />;
   const draft = draftOf(value);
   return (
     <StatedField field={field} draft={draft} error={error} onChange={onChange}>
       {field.type === 'measure' ? (
-        <MeasuredField field={field} draft={draft} error={error} place={place} onChange={onChange} />
+        <Own {...props} />
       ) : (
-        <OwnControl {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
+        <Own {...props} value={draft.text} onChange={(text) => onChange({ ...draft, text })} />
       )}
     </StatedField>
   );
-}
-
-function OwnControl({ field, value, error, standing, packs, place, onChange }: Props) {
-  const named = (leak: { id: string; state: string }) => ({
-    value: leak.id,
-    words: `${labelOf(place.labels, leak.id)}, ${leak.state}`,
-  });
-  const { label, hint, optional } = field;
-  const common = { label, hint, optional, error: error ?? null };
-  const text = typeof value === 'string' ? value : '';
-  const onText = (event: { target: { value: string } }) => onChange(event.target.value);
-  const leaks = [...standing.leaks.byId.values()];
-  switch (field.type) {
-    case 'check':
-    case 'date':
-    case 'long':
-    case 'text':
-      return <PlainControl as={field.type} field={field} value={value} error={error} onChange={onChange} />;
-    case 'many':
-      return <Ticks {...common} choices={field.choices} value={value as string[]} onChange={onChange} />;
-    case 'choice':
-      return <ChoiceField {...common} choices={field.choices} value={text} onChange={onChange} />;
-    case 'leaks':
-      return leaks.length === 0 ? null : (
-        <Ticks {...common} choices={leaks.map(named)} value={value as string[]} onChange={onChange} />
-      );
-    case 'leak': {
-      const draft = leakDraftOf(value, place.labels);
-      const open = standing.leaks.open().map(named);
-      // A correction may name a leak that is closed by now.
-      const own = [...open.map((each) => each.value), draft.fresh.id].includes(draft.id)
-        ? []
-        : [{ value: draft.id, words: labelOf(place.labels, draft.id) }];
-      return (
-        <SelectField
-          {...common}
-          choices={[
-            ...own,
-            ...open,
-            { value: draft.fresh.id, words: `${draft.fresh.label}, found and repaired together` },
-          ]}
-          value={draft.id}
-          onChange={(event) => onChange({ ...draft, id: event.target.value } satisfies LeakDraft)}
-        />
-      );
-    }
-    case 'newLeak': {
-      const draft = leakDraftOf(value, place.labels);
-      return (
-        <p className="mb-4">
-          <span className="text-soft">{label}: </span>
-          <span className="font-semibold">
-            {draft.id === draft.fresh.id ? draft.fresh.label : labelOf(place.labels, draft.id)}
-          </span>
-          {draft.id === draft.fresh.id && <span className="text-soft"> (its number is made once)</span>}
-        </p>
-      );
-    }
-    case 'openLeak': {
-      const open = standing.leaks.open();
-      return open.length === 0 ? null : (
-        <SelectField
-          {...common}
-          choices={[{ value: '', words: 'not for one leak' }, ...open.map(named)]}
-          value={text}
-          onChange={onText}
-        />
-      );
-    }
-    case 'stain': {
-      const stains = stainsOf(standing.history.entries);
-      return stains.length === 0 ? null : (
-        <SelectField
-          {...common}
-          choices={[
-            { value: '', words: 'a new one' },
-            ...stains.map((each) => ({
-              value: each.id,
-              words: `${each.place}, seen ${dayWords(each.seenOn)}`,
-            })),
-          ]}
-          value={text}
-          onChange={onText}
-        />
-      );
-    }
-    case 'temporaryPart': {
-      const present = temporaryParts(fittedParts(standing.history.entries));
-      return present.length === 0 ? null : (
-        <SelectField
-          {...common}
-          choices={[
-            { value: '', words: 'nothing temporary' },
-            ...present.map((each) => ({
-              value: each.entryId,
-              words: [each.part, each.place].filter(Boolean).join(', '),
-            })),
-          ]}
-          value={text}
-          onChange={onText}
-        />
-      );
-    }
-    case 'pack':
-      return (
-        <SelectField
-          {...common}
-          choices={[
-            { value: '', words: 'every case that runs' },
-            ...packs.map((pack) => ({ value: pack, words: PACK_WORDS[pack] })),
-          ]}
-          value={text}
-          onChange={onText}
-        />
-      );
-    case 'year':
-      return <TextField {...common} inputMode="numeric" value={text} onChange={onText} />;
-    case 'partsLeftOut':
-      return <TextArea {...common} value={text} onChange={onText} />;
-    case 'pressure':
-      return <TextField {...common} placeholder="150 psig" value={text} onChange={onText} />;
-    case 'mass':
-      return (
-        <TextField
-          {...common}
-          placeholder="12 lb 6 oz"
-          className="text-2xl font-bold"
-          value={text}
-          onChange={onText}
-        />
-      );
-  }
 }

@@ -151,8 +151,8 @@ function WriteForm({
               field={field}
               value={values[field.key]}
               error={shown[field.key]}
-              standing={standing}
-              packs={machine.packs}
+              values={values}
+              machine={{ standing, packs: machine.packs }}
               place={place}
               onChange={(value) => set({ ...draft, values: { ...values, [field.key]: value } })}
             />

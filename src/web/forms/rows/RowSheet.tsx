@@ -13,12 +13,13 @@ import { SaveBar } from '../SaveBar';
 import { useRefusal } from '../useRefusal';
 import { Sheet } from '../../parts/Sheet';
 import { useKeptDraft } from '../../data/useKeptDraft';
-import { RowFieldControl } from './RowFieldControl';
+import { FieldControl } from '../FieldControl';
 import { RevisionLine } from './RowHistory';
 import { useRowNames } from './useRowNames';
 import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
-import { type RowDraft, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
+import type { Values } from '../../../record/field';
+import { ROW_PLACE, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
 import { withArticle } from '../../../words/counts';
 
 type Row = Record<string, unknown> & { id?: string };
@@ -69,7 +70,7 @@ function RowFormSheet({
   const change = useChangeRows();
   // Only what was touched is kept: the rest is as the row says it now, also where another wrote it meanwhile.
   const { draft, set, forget } = useKeptDraft(`row ${table} ${isNew ? 'new' : id}`, () => ({
-    values: {} as RowDraft,
+    values: {} as Values,
     why: '',
     /** seal of the version that was on screen when this was typed */
     seen: null as string | null,
@@ -81,7 +82,7 @@ function RowFormSheet({
     isNew || !touched || draft.seen === after
       ? []
       : revisions.slice(revisions.findIndex(({ seal }) => seal?.hash === draft.seen) + 1);
-  const values: RowDraft = { ...draftOfRow(form, before), ...draft.values };
+  const values: Values = { ...draftOfRow(form, before), ...draft.values };
   const refusal = useRefusal();
   const { tried } = refusal;
   const { row, errors } = rowOfDraft(form, before, values);
@@ -156,11 +157,13 @@ function RowFormSheet({
           <Meanwhile revisions={revisions} from={meanwhile} onSeen={() => set({ ...draft, seen: after })} />
         )}
         {form.fields.map((field) => (
-          <RowFieldControl
+          <FieldControl
             key={field.key}
             field={field}
             value={values[field.key]}
-            row={values}
+            place={ROW_PLACE}
+            values={values}
+            machine={null}
             error={tried ? errors[field.key] : undefined}
             onChange={(value) =>
               set({

@@ -129,8 +129,8 @@ export function NoteCard(props: Props) {
             field={field}
             value={draft[field.key]}
             error={shown[field.key]}
-            standing={standing}
-            packs={machine.packs}
+            values={draft}
+            machine={{ standing, packs: machine.packs }}
             place={place}
             onChange={(value) => set({ ...draft, [field.key]: value })}
           />

@@ -1,0 +1,87 @@
+/** What stands in rows as a line each: numbers, certificates, methods, changes of owner. */
+import { METHODS } from '../../core/logbook/fields';
+import { parseDay } from '../../core/quantity/day';
+import type { FieldRead } from '../statedDraft';
+
+const text = (value: unknown): string => (value === null || value === undefined ? '' : String(value));
+const lines = (value: unknown): string[] =>
+  text(value)
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
+
+export function numbersText(value: unknown): string {
+  const line = (each: unknown): string =>
+    typeof each === 'string'
+      ? each
+      : Object.values((each ?? {}) as Record<string, unknown>)
+          .map(text)
+          .join(' ');
+  return (Array.isArray(value) ? value : value === null || value === undefined ? [] : [value])
+    .map(line)
+    .join('\n');
+}
+
+export const readNumbers = (typed: string): FieldRead => ({ value: lines(typed) });
+
+interface Certificate {
+  scheme?: string | null;
+  number?: string | null;
+  expires?: string | null;
+}
+
+export const certificatesText = (value: unknown): string =>
+  ((value ?? []) as Certificate[])
+    .map((each) =>
+      [each.scheme, each.number, each.expires]
+        .map(text)
+        .join(', ')
+        .replace(/(, )+$/, ''),
+    )
+    .join('\n');
+
+export function readCertificates(typed: string): FieldRead {
+  const certificates: Certificate[] = [];
+  for (const line of lines(typed)) {
+    const [scheme = '', number = '', expires = '', ...rest] = line.split(',').map((part) => part.trim());
+    if (rest.length > 0 || (expires !== '' && parseDay(expires) === null))
+      return { error: `Write “${line}” as scheme, number, day: 608 universal, BH-4, 2028-05-01.` };
+    certificates.push({ scheme: scheme || null, number: number || null, expires: expires || null });
+  }
+  return { value: certificates };
+}
+
+export const methodsText = (value: unknown): string =>
+  ((value ?? []) as { from: string; method: string }[])
+    .map((each) => `${each.from} ${each.method}`)
+    .join('\n');
+
+export function readMethods(typed: string): FieldRead {
+  const list: { from: string; method: string }[] = [];
+  for (const line of lines(typed)) {
+    const [from = '', method = ''] = line.split(/\s+/);
+    const known = METHODS.find((each) => each === method.toLowerCase());
+    if (parseDay(from) === null || !known)
+      return { error: `Write “${line}” as a day and a method: 2026-01-01 rolling.` };
+    list.push({ from, method: known });
+  }
+  return { value: list.sort((a, b) => (a.from < b.from ? -1 : 1)) };
+}
+
+/** One change of ownership as a form holds it: an owner that nobody recorded is an empty text. */
+export interface OwnedSince {
+  from: string;
+  ownerId: string | null;
+}
+
+export function readOwners(changes: readonly OwnedSince[]): FieldRead {
+  if (changes.some(({ from }) => parseDay(from) === null))
+    return { error: 'Give the day from which the site was theirs.' };
+  const days = changes.map(({ from }) => from);
+  if (new Set(days).size < days.length) return { error: 'Two owners begin on one day. Keep one of them.' };
+  return {
+    value: changes
+      .map(({ from, ownerId }) => ({ from, ownerId: ownerId || null }))
+      .sort((a, b) => (a.from < b.from ? -1 : 1)),
+  };
+}
