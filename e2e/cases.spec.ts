@@ -130,8 +130,13 @@ test('rules: a figure of our own holds from its day, and the method of a site ch
     .filter({ hasText: 'Northlight' })
     .getByRole('button', { name: 'Change' })
     .click();
-  const methods = sheet(page).getByLabel('Leak-rate method');
-  await methods.fill(`${await methods.inputValue()}\n2026-11-15 annualizing`);
+  await sheet(page).getByRole('button', { name: 'Another method from a day on' }).click();
+  await sheet(page).getByLabel('From', { exact: true }).last().fill('2026-11-15');
+  await sheet(page)
+    .getByRole('radiogroup', { name: 'Method' })
+    .last()
+    .getByRole('radio', { name: 'annualizing' })
+    .click();
   await sheet(page).getByRole('button', { name: 'Save' }).click();
   await expect(sheet(page).getByText('Say why.')).toBeVisible();
   await sheet(page).getByLabel('Why it changes').fill('as all other sites do');

@@ -111,7 +111,7 @@ test('machines: all pages in one order, each once; searched, filtered, sorted; a
   await page.getByLabel('Search machines').fill(`${hall} case 7`);
   // Case 7 and Case 70 to 79.
   await expect(page.getByText('11 machines fit')).toBeVisible();
-  await page.getByLabel('Kind').selectOption('reachIn');
+  await page.getByLabel('Show only').selectOption('reachIn');
   // Of these every third: 7, 70, 73, 76 and 79.
   await expect(page.getByText('5 machines fit')).toBeVisible();
   await expect(rows).toHaveCount(5);

@@ -78,7 +78,7 @@ test('finds one of a hundred machines by search, site, kind and state, with keys
     .getByRole('listitem')
     .filter({ hasText: 'Fennel Row' });
   await expect(rows.first()).toContainText('walk-in freezer');
-  await page.getByLabel('Kind').selectOption('rack');
+  await page.getByLabel('Show only').selectOption('rack');
   await expect(page.getByText('No machine fits')).toBeVisible();
   await page.getByRole('button', { name: 'Clear search and filters' }).click();
   await expect(page.getByText(/^\d+ machines$/)).toBeVisible();

@@ -30,9 +30,21 @@ export async function kindOf(
   kind = 'walk-in',
   category = 'commercial refrigeration',
 ): Promise<void> {
-  await sheet(page).getByLabel('Kind').selectOption({ label: kind });
-  await sheet(page).getByLabel('Category').selectOption({ label: category });
+  await pick(page, 'Kind', kind);
+  await sheet(page)
+    .getByRole('radiogroup', { name: 'Category' })
+    .getByRole('radio', { name: category })
+    .click();
 }
+
+/** The full charge of a new machine, by its maker's figure. */
+export async function fullCharge(page: Page, charge: string): Promise<void> {
+  await sheet(page).getByLabel(/^Full charge/).fill(charge);
+  await sheet(page).getByRole('radio', { name: 'maker' }).click();
+}
+
+/** Opens what is folded in a sheet. */
+const more = (page: Page): Promise<void> => sheet(page).locator('summary').click();
 
 /** Adds a site and a machine of its own, so that tests never meet in one logbook. Gives the machine's address. */
 export async function addMachine(
@@ -54,19 +66,21 @@ export async function addMachine(
   await page.goto('/machines');
   await page.getByRole('button', { name: 'Add a site' }).click();
   await sheet(page).getByLabel('Name').fill(machine.site);
-  await sheet(page)
-    .getByLabel('Country')
-    .selectOption(machine.country ?? 'US');
+  await pick(page, 'Country', machine.country ?? 'United States');
   await pick(page, 'Time zone', machine.zone ?? 'America/Chicago');
-  if (machine.method) await sheet(page).getByLabel('Leak-rate method').selectOption(machine.method);
+  if (machine.method) {
+    await more(page);
+    await sheet(page).getByRole('radio', { name: machine.method }).click();
+  }
   await save(page);
   await page.getByRole('button', { name: 'Add a machine' }).click();
   await sheet(page).getByLabel('Name').fill(machine.name);
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: machine.site });
   await kindOf(page, machine.kind, machine.category);
+  await pick(page, 'Refrigerant', machine.refrigerant);
+  await fullCharge(page, machine.charge);
+  await more(page);
   if (machine.spaces) await sheet(page).getByLabel('Cooled spaces it serves').fill(machine.spaces);
-  await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption(machine.refrigerant);
-  await sheet(page).getByLabel('Full charge').fill(machine.charge);
   await sheet(page)
     .getByLabel('Installed on')
     .fill(machine.installed ?? '2020-03-01');

@@ -1,6 +1,6 @@
 /** What a visit keeps: what is typed, photos with their marks, verdicts withdrawn, instruments, and what feeds what. */
 import { type Page, expect, test } from '@playwright/test';
-import { kindOf, addMachine, save, sheet, staysInWidth, writeAs } from './steps';
+import { kindOf, pick, addMachine, save, sheet, staysInWidth, writeAs } from './steps';
 import { beginVisit, choose, form, goTo, mark, unfold } from './visitSteps';
 
 test.beforeEach(async ({ page }) => writeAs(page, 'tobiah'));
@@ -209,7 +209,7 @@ test('several machines in one visit; one box with two systems, and the tag on th
   await sheet(page).getByLabel('Name').fill(`Second of ${site}`);
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: site });
   await kindOf(page);
-  await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption('R-448A');
+  await pick(page, 'Refrigerant', 'R-448A');
   await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
   await expect(page.getByRole('heading', { level: 1, name: `Second of ${site}` })).toBeVisible();
   const fed = page.getByRole('region', { name: 'What feeds what' });

@@ -3,7 +3,7 @@
  * them empty, gas moved; a machine found empty whose charge nobody knows. Deadlines are worked out by hand (`us-hfc`).
  */
 import { expect, test } from '@playwright/test';
-import { kindOf, addMachine, logGas, sheet, writeAs } from './steps';
+import { fullCharge, kindOf, pick, addMachine, logGas, sheet, writeAs } from './steps';
 import {
   beginVisit,
   choose,
@@ -121,8 +121,8 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
   await sheet(page).getByLabel('Name').fill('Tank unit 2');
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: 'Visit eight' });
   await kindOf(page, 'milk tank');
-  await sheet(page).getByLabel('Refrigerant', { exact: true }).selectOption('R-449A');
-  await sheet(page).getByLabel('Full charge').fill('20 lb');
+  await pick(page, 'Refrigerant', 'R-449A');
+  await fullCharge(page, '20 lb');
   await sheet(page).getByLabel('Installed on').fill('2020-03-01');
   await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Tank unit 2' })).toBeVisible();

@@ -18,9 +18,9 @@ import { leakDraftOf } from './leakDraft';
 import { type FormPlace, usualUnit } from './place';
 import { pressureText, readPressure } from './readPressure';
 import {
+  type MethodSince,
   type OwnedSince,
   certificatesText,
-  methodsText,
   numbersText,
   readCertificates,
   readMethods,
@@ -155,7 +155,10 @@ const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
   },
   numbers: typed(readNumbers, numbersText),
   certificates: typed(readCertificates, certificatesText),
-  methods: typed(readMethods, methodsText),
+  methods: {
+    begin: (value) => value ?? [],
+    read: (value) => readMethods((value ?? []) as MethodSince[]),
+  },
 };
 
 const kindOf = (field: AskedField): Kind<AskedField> => KINDS[field.type] as Kind<AskedField>;

@@ -1,48 +1,15 @@
 /** What can be put right of each row: its fields, how they are typed, and what they are called in its history. */
-import { CATEGORIES, DETECTIONS } from '../../core/logbook/fields';
-import { PACK_IDS } from '../../core/logbook/packNames';
-import { APPLIANCE_KINDS, PURPOSES } from '../../core/logbook/tables';
-import { REFRIGERANT_NAMES } from '../../core/refrigerant/refrigerant';
+import { PURPOSES } from '../../core/logbook/tables';
 import { INSTRUMENT_DIMENSIONS } from '../../core/visit/instrument';
+import { GASES } from './gases';
+import { MACHINE_FORM } from './machineForm';
+import { type RowForm, address, contact, named, optional } from './rowFields';
+import { SITE_FORM } from './siteForm';
 import type { RowTable } from '../../contract/rows';
-import { type Choice, choices } from '../../words/choice';
-import {
-  CATEGORY_WORDS,
-  DETECTION_WORDS,
-  DIMENSION_WORDS,
-  KIND_WORDS,
-  PACK_WORDS,
-  PURPOSE_WORDS,
-} from '../../words/codes';
+import { choices } from '../../words/choice';
+import { DIMENSION_WORDS, PURPOSE_WORDS } from '../../words/codes';
 import type { AskedField } from '../field';
 
-/** The form that puts a row right, or adds one. */
-export interface RowForm {
-  /** what one row is called */
-  thing: string;
-  fields: readonly AskedField[];
-}
-
-const named = (label: string, hint?: string): AskedField => ({
-  key: 'name',
-  label,
-  type: 'text',
-  ...(hint === undefined ? {} : { hint }),
-});
-export const optional = (
-  key: string,
-  label: string,
-  type: 'text' | 'long' | 'date',
-  hint?: string,
-): AskedField => ({
-  key,
-  label,
-  type,
-  optional: true,
-  ...(hint === undefined ? {} : { hint }),
-});
-const address = optional('address', 'Address', 'long', 'As it stands on papers.');
-const contact = optional('contact', 'Contact', 'text', 'Telephone or mail, and who answers.');
 const numbers: AskedField = {
   key: 'numbers',
   label: 'Numbers that an authority gave',
@@ -50,64 +17,13 @@ const numbers: AskedField = {
   optional: true,
   hint: 'One a line, such as “facility 12345”.',
 };
-const GASES: readonly Choice[] = REFRIGERANT_NAMES.map((value) => ({ value, words: value }));
-
 export const ROW_FORMS: Record<RowTable, RowForm> = {
   company: { thing: 'company', fields: [{ ...named('Name'), optional: true }, address, contact, numbers] },
   owners: {
     thing: 'owner',
     fields: [named('Name', 'Whose machines and whose gas it is.'), address, contact, numbers],
   },
-  sites: {
-    thing: 'site',
-    fields: [
-      named('Name'),
-      address,
-      {
-        key: 'ownerId',
-        label: 'Owner, at first',
-        type: 'owner',
-        optional: true,
-        hint: 'Wrong from the beginning: put it right here. Sold since: add it below.',
-      },
-      {
-        key: 'owners',
-        label: 'Sold since',
-        type: 'owners',
-        optional: true,
-        hint: 'A paper names the owner of its own day.',
-      },
-      optional('access', 'Notes of access', 'long', 'Who has the key, when, where to park.'),
-      {
-        key: 'packs',
-        label: 'Rule sets that hold here',
-        type: 'many',
-        choices: choices(PACK_IDS, PACK_WORDS),
-        hint: 'Which apply to a machine follows from its charge, refrigerant and category.',
-      },
-      {
-        key: 'leakRateMethod',
-        label: 'Leak-rate method',
-        type: 'methods',
-        optional: true,
-        hint: 'One a line: a day and “annualizing” or “rolling”. Before the first, annualizing.',
-      },
-      {
-        key: 'timezone',
-        label: 'Time zone',
-        type: 'timezone',
-        hint: 'A deadline runs through the end of its day here.',
-      },
-      {
-        key: 'altitudeM',
-        label: 'Altitude in metres',
-        type: 'metres',
-        optional: true,
-        hint: 'Gauges count from the air at this height.',
-      },
-      optional('country', 'Country', 'text'),
-    ],
-  },
+  sites: SITE_FORM,
   spaces: { thing: 'cooled space', fields: [named('Name', 'As on its door.')] },
   people: {
     thing: 'person',
@@ -129,80 +45,7 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
       ),
     ],
   },
-  appliances: {
-    thing: 'machine',
-    fields: [
-      named('Name', 'As on its tag.'),
-      {
-        key: 'siteId',
-        label: 'Site',
-        type: 'site',
-        hint: 'Moved to another site, it keeps all of its past.',
-      },
-      {
-        key: 'kind',
-        label: 'Kind',
-        type: 'choice',
-        chosen: true,
-        choices: choices(APPLIANCE_KINDS, KIND_WORDS),
-      },
-      {
-        key: 'category',
-        label: 'Category, at first',
-        type: 'choice',
-        chosen: true,
-        choices: choices(CATEGORIES, CATEGORY_WORDS),
-        hint: 'Wrong from the beginning: put it right here. Changed since: “Change the record” says so.',
-      },
-      {
-        key: 'refrigerant',
-        label: 'Refrigerant, at first',
-        type: 'choice',
-        optional: true,
-        choices: [{ value: '', words: 'not known yet' }, ...GASES],
-        hint: 'Learned since, or wrong from the beginning: put it right here. Changed since: “Converted” says so.',
-      },
-      optional('installedOn', 'Installed on', 'date'),
-      optional(
-        'recordFrom',
-        'Record begins',
-        'date',
-        'The day from which this logbook answers for it; nobody is late for the time before.',
-      ),
-      { key: 'hermetic', label: 'Hermetically sealed and labelled', type: 'check' },
-      {
-        key: 'lightCommercialAirConditioning',
-        label: 'Residential or light commercial air conditioning',
-        type: 'check',
-      },
-      {
-        key: 'automaticDetection',
-        label: 'Automatic leak detection, at first',
-        type: 'choice',
-        choices: choices(DETECTIONS, DETECTION_WORDS),
-        leftOut: 'none',
-      },
-      { key: 'serves', label: 'Cools', type: 'serves', optional: true },
-      optional('assembly', 'Belongs to', 'text', 'The machine whose circuits these are.'),
-      optional('tag', 'Tag at the unit', 'text', 'Where the roof says another name than the door.'),
-      optional('location', 'Where it stands', 'text'),
-      optional('access', 'Notes of access', 'long'),
-      optional('model', 'Model', 'text'),
-      optional('serialNumber', 'Serial number', 'text'),
-      {
-        key: 'designPressureLow',
-        label: 'Design pressure, low side, as marked',
-        type: 'pressure',
-        optional: true,
-      },
-      {
-        key: 'designPressureHigh',
-        label: 'Design pressure, high side, as marked',
-        type: 'pressure',
-        optional: true,
-      },
-    ],
-  },
+  appliances: MACHINE_FORM,
   cylinders: {
     thing: 'bottle',
     fields: [

@@ -51,21 +51,23 @@ export function readCertificates(typed: string): FieldRead {
   return { value: certificates };
 }
 
-export const methodsText = (value: unknown): string =>
-  ((value ?? []) as { from: string; method: string }[])
-    .map((each) => `${each.from} ${each.method}`)
-    .join('\n');
+/** Before anything that a logbook here may answer for: a method that holds from the beginning. */
+export const FROM_THE_BEGINNING = '1990-01-01';
 
-export function readMethods(typed: string): FieldRead {
-  const list: { from: string; method: string }[] = [];
-  for (const line of lines(typed)) {
-    const [from = '', method = ''] = line.split(/\s+/);
-    const known = METHODS.find((each) => each === method.toLowerCase());
-    if (parseDay(from) === null || !known)
-      return { error: `Write “${line}” as a day and a method: 2026-01-01 rolling.` };
-    list.push({ from, method: known });
-  }
-  return { value: list.sort((a, b) => (a.from < b.from ? -1 : 1)) };
+/** Which method holds from which day on, as a form holds it. */
+export interface MethodSince {
+  from: string;
+  method: string;
+}
+
+export function readMethods(given: readonly MethodSince[]): FieldRead {
+  if (given.some(({ from }) => parseDay(from) === null))
+    return { error: 'Give the day from which the method holds.' };
+  const days = given.map(({ from }) => from);
+  if (new Set(days).size < days.length) return { error: 'Two methods begin on one day. Keep one of them.' };
+  if (given.some(({ method }) => !METHODS.some((each) => each === method)))
+    return { error: 'Choose the method.' };
+  return { value: given.toSorted((a, b) => (a.from < b.from ? -1 : 1)) };
 }
 
 /** One change of ownership as a form holds it: an owner that nobody recorded is an empty text. */

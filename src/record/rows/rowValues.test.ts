@@ -47,11 +47,14 @@ describe('the form of a row', () => {
     expect(changedFields(row, after)).toEqual([]);
   });
 
-  test('reads methods and certificates a line each', () => {
+  test('reads methods by their days and certificates a line each', () => {
     expect(
-      edit('sites', SITE, { leakRateMethod: '2020-01-01 annualizing\n2026-11-10 rolling' }).row[
-        'leakRateMethod'
-      ],
+      edit('sites', SITE, {
+        leakRateMethod: [
+          { from: '2026-11-10', method: 'rolling' },
+          { from: '2020-01-01', method: 'annualizing' },
+        ],
+      }).row['leakRateMethod'],
     ).toEqual([
       { from: '2020-01-01', method: 'annualizing' },
       { from: '2026-11-10', method: 'rolling' },
@@ -64,7 +67,7 @@ describe('the form of a row', () => {
   });
 
   test.each([
-    ['sites', SITE, { leakRateMethod: 'soon rolling' }, 'leakRateMethod'],
+    ['sites', SITE, { leakRateMethod: [{ from: '', method: 'rolling' }] }, 'leakRateMethod'],
     ['sites', SITE, { timezone: 'Mars' }, 'timezone'],
     ['sites', SITE, { name: '  ' }, 'name'],
     ['cylinders', BOTTLE, { tare: '3 stone' }, 'tare'],

@@ -3,7 +3,7 @@ import { SEA_LEVEL_PA } from '../../core/quantity/atmosphere';
 import type { AskedField, FieldType, Values } from '../field';
 import { type FieldContext, beginField, readField } from '../fieldKinds';
 import type { FormPlace } from '../place';
-import type { RowForm } from './rowForms';
+import type { RowForm } from './rowFields';
 
 type Row = Record<string, unknown>;
 
@@ -27,7 +27,7 @@ export const draftOfRow = ({ fields }: Pick<RowForm, 'fields'>, row: Row): Value
   Object.fromEntries(fields.map((field) => [field.key, beginField(field, row[field.key], contextOf(row))]));
 
 /** What is chosen and not typed: left alone it says nothing. */
-const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners'];
+const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners', 'methods'];
 
 function readFieldOfRow(field: AskedField, draft: Values): { value: unknown } | { error: string } {
   const read = readField(field, draft[field.key], contextOf(draft));

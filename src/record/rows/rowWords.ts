@@ -3,8 +3,10 @@ import { changedFields, isRowTable } from '../../contract/rows';
 import type { Revision } from '../../core/logbook/tables';
 import { ROW_FORMS, rowFieldWords } from './rowForms';
 import type { AskedField } from '../field';
-import type { OwnedSince } from './rowLines';
+import type { MethodSince, OwnedSince } from './rowLines';
 import { draftOfRow } from './rowValues';
+import type { LeakRateMethod } from '../../core/logbook/fields';
+import { METHOD_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 
 type Row = Record<string, unknown>;
@@ -49,6 +51,15 @@ function valueWords(field: AskedField | undefined, value: unknown, row: Row, nam
               `${(ownerId && names.owners.get(ownerId)) || (ownerId ?? NONE)} from ${dateWords(from)}`,
           )
           .join(', ') || 'never'
+      );
+    case 'methods':
+      return (
+        (typed as MethodSince[])
+          .map(
+            ({ from, method }) =>
+              `${METHOD_WORDS[method as LeakRateMethod] ?? method} from ${dateWords(from)}`,
+          )
+          .join(', ') || 'annualizing'
       );
     case 'site':
       return names.sites.get(String(typed)) ?? String(typed);

@@ -2,6 +2,7 @@
 import type { ComponentProps } from 'react';
 import { draftOf } from '../../record/statedDraft';
 import type { FieldType } from '../../record/field';
+import type { Choice } from '../../words/choice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { CheckField, TextArea, TextField } from '../parts/Field';
 import { Ticks } from '../parts/Ticks';
@@ -9,7 +10,7 @@ import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { type Control, type ControlProps, frameOf, textOf } from './fields/control';
 import { Leak, Leaks, NewLeak, OpenLeak, Pack, Stain, TemporaryPart } from './fields/machineFields';
-import { Owner, Owners, Serves, Site } from './fields/rowFields';
+import { Methods, Owner, Owners, Serves, Site, TimeZone } from './fields/rowFields';
 
 /** A line that is typed. */
 const line =
@@ -44,11 +45,17 @@ const Check: Control<'check'> = ({ field, value, onChange }) => (
 const OneOfChoices: Control<'choice'> = (props) => (
   <ChoiceField
     {...frameOf(props)}
-    choices={props.field.choices}
+    choices={withOwn(props.field.choices, textOf(props.value))}
     value={textOf(props.value)}
     onChange={props.onChange}
   />
 );
+
+/** What another tool wrote and no list of ours holds stays what it is. */
+const withOwn = (choices: readonly Choice[], value: string): readonly Choice[] =>
+  value === '' || choices.some((each) => each.value === value)
+    ? choices
+    : [...choices, { value, words: value }];
 
 const Many: Control<'many'> = (props) => (
   <Ticks
@@ -90,8 +97,8 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
   offset: line(),
   numbers: Lines,
   certificates: Lines,
-  methods: Lines,
-  timezone: line(),
+  methods: Methods,
+  timezone: TimeZone,
   site: Site,
   owner: Owner,
   owners: Owners,

@@ -1,34 +1,95 @@
-/** What the form of a new machine holds, and its full charge as it is known. */
+/** A new machine: its row, its full charge as an entry, and what else is known of it when it comes into the record. */
 import { v7 as uuidv7 } from 'uuid';
-import type { Entry, FullChargeMethod } from '../../core/logbook/entry';
+import type { Entry } from '../../core/logbook/entry';
 import type { Appliance } from '../../core/logbook/tables';
-import type { MassUnit } from '../../core/quantity/mass';
-import { type Category, type Detection } from '../../core/logbook/fields';
-import { type ApplianceKind } from '../../core/logbook/tables';
-import { massOf } from '../../record/gasDraft';
-
-export interface MachineForm {
-  siteId: string;
-  name: string;
-  /** empty until somebody chose */
-  kind: ApplianceKind | '';
-  category: Category | '';
-  lightCommercialAirConditioning: boolean;
-  refrigerant: string;
-  installedOn: string;
-  hermetic: boolean;
-  automaticDetection: Detection;
-  assembly: string;
-  spaces: string;
-  recordFrom: string;
-  inspectedOn: string;
-  charge: string;
-  chargeTo: string;
-  chargeMethod: FullChargeMethod;
-}
+import type { Day } from '../../core/quantity/day';
+import { dayText } from '../../core/quantity/day';
+import type { AskedField, Values } from '../../record/field';
+import { kindForm } from '../../record/forms';
+import { madeOf } from '../../record/formValues';
+import { beginField } from '../../record/fieldKinds';
+import type { FormPlace } from '../../record/place';
+import { MACHINE_FORM } from '../../record/rows/machineForm';
+import { GASES } from '../../record/rows/gases';
+import { ROW_PLACE, rowOfDraft } from '../../record/rows/rowValues';
 
 /** The choice of who does not know the refrigerant. */
-export const NOT_KNOWN = 'unknown';
+const NOT_KNOWN = 'unknown';
+const CHARGE = kindForm('fullChargeSet');
+const CHARGED = ['mass', 'low', 'high'];
+
+const hasCharge = (values: Values): boolean => CHARGED.some((key) => String(values[key] ?? '').trim() !== '');
+
+/** What is asked of a new one in words of its own: nothing has changed yet, and nothing is known before somebody says it. */
+const ROW_FIELDS: readonly AskedField[] = MACHINE_FORM.fields
+  .filter(({ key }) => key !== 'serves')
+  .map((field) => {
+    const label = field.label.replace(', at first', '');
+    if (field.key === 'category') return { ...field, label, hint: 'Decides the limit of the leak rate.' };
+    if (field.key === 'refrigerant' && field.type === 'choice')
+      return {
+        ...field,
+        label,
+        hint: 'What is in it now.',
+        optional: false,
+        chosen: true,
+        choices: [{ value: NOT_KNOWN, words: 'not known yet' }, ...GASES],
+      };
+    return { ...field, label };
+  });
+
+const CHARGE_FIELDS: readonly AskedField[] = CHARGE.fields.map((field) =>
+  field.key === 'method'
+    ? { ...field, when: hasCharge }
+    : {
+        ...field,
+        optional: true,
+        ...(field.key === 'mass'
+          ? { hint: 'Leave it empty if nobody knows: then the machine cannot be judged until it is set.' }
+          : {}),
+      },
+);
+
+const BESIDE: readonly AskedField[] = [
+  {
+    key: 'inspectedOn',
+    label: 'Last inspected on',
+    type: 'date',
+    optional: true,
+    hint: 'If anybody knows: all visible and accessible parts.',
+  },
+  {
+    key: 'spaces',
+    label: 'Cooled spaces it serves',
+    type: 'text',
+    optional: true,
+    hint: 'Names with commas between, such as: rose room, bulb room.',
+  },
+];
+
+/** In sight, and folded behind “More”, each in its order. */
+export const FIRST: readonly AskedField[] = [
+  ...ROW_FIELDS.filter(({ key }) => MACHINE_FORM.first?.includes(key)),
+  ...CHARGE_FIELDS,
+];
+export const MORE: readonly AskedField[] = [
+  ...ROW_FIELDS.filter(({ key }) => !MACHINE_FORM.first?.includes(key)),
+  ...BESIDE,
+];
+const ALL = [...FIRST, ...MORE];
+
+export const freshMachine = (siteId: string): Values =>
+  Object.fromEntries(
+    ALL.map((field) => [
+      field.key,
+      beginField(field, field.key === 'siteId' ? siteId : undefined, {
+        place: ROW_PLACE,
+        values: {},
+        standing: null,
+        labels: ROW_PLACE.labels,
+      }),
+    ]),
+  );
 
 /** Ids by what they are for. */
 export function makeIds(): { of: (what: string) => string } {
@@ -42,87 +103,67 @@ export function makeIds(): { of: (what: string) => string } {
   };
 }
 
-/** The full charge as it is known: a figure, or an estimate with both its ends; null where nobody knows. */
-export function chargeOf(form: MachineForm, unit: MassUnit) {
-  const read = massOf(form.charge, unit);
-  if (!('mass' in read)) return null;
-  if (form.chargeMethod !== 'range') return { method: form.chargeMethod, mass: read.mass };
-  const high = massOf(form.chargeTo, unit);
-  return 'mass' in high ? { method: form.chargeMethod, low: read.mass, high: high.mass } : null;
+export interface NewMachine {
+  appliance: Appliance;
+  spaces: { id: string; siteId: string; name: string }[];
+  entries: Entry[];
+  by: string;
 }
 
-export const freshMachine = (siteId: string): MachineForm => ({
-  siteId,
-  name: '',
-  kind: '',
-  category: '',
-  lightCommercialAirConditioning: false,
-  refrigerant: '',
-  installedOn: '',
-  hermetic: false,
-  automaticDetection: 'none',
-  assembly: '',
-  spaces: '',
-  recordFrom: '',
-  inspectedOn: '',
-  charge: '',
-  chargeTo: '',
-  chargeMethod: 'maker',
-});
-
-/** What is sent: the machine, its spaces, and what is known of it as entries. */
+/** What is sent: the machine, its spaces, and what is known of it as entries; or what is wrong, by field. */
 export function newMachineOf(
-  form: MachineForm & { kind: ApplianceKind; category: Category },
-  { ids, by, today, unit }: { ids: ReturnType<typeof makeIds>; by: string; today: string; unit: MassUnit },
-) {
+  values: Values,
+  {
+    ids,
+    by,
+    today,
+    place,
+  }: { ids: ReturnType<typeof makeIds>; by: string | null; today: Day; place: FormPlace },
+): { machine: NewMachine | null; errors: Record<string, string> } {
   const id = ids.of('machine');
-  const spaces = form.spaces
+  const { row, errors } = rowOfDraft({ fields: [...ROW_FIELDS, ...BESIDE] }, { id }, values);
+  const { spaces: named, inspectedOn, ...of } = row as Record<string, unknown>;
+  for (const key of ['installedOn', 'recordFrom', 'inspectedOn'])
+    if (typeof row[key] === 'string' && row[key] > dayText(today)) errors[key] = 'That day has not come yet.';
+  const spaces = String(named ?? '')
     .split(',')
     .map((name) => name.trim())
     .filter(Boolean)
-    .map((name) => ({ id: ids.of(`space ${name}`), siteId: form.siteId, name }));
-  const appliance: Appliance = {
-    id,
-    siteId: form.siteId,
-    name: form.name.trim(),
-    kind: form.kind,
-    category: form.category,
-    ...(form.category === 'comfortCooling'
-      ? { lightCommercialAirConditioning: form.lightCommercialAirConditioning }
-      : {}),
-    refrigerant: form.refrigerant === NOT_KNOWN ? null : form.refrigerant,
-    installedOn: form.installedOn || null,
-    recordFrom: form.recordFrom || today,
-    hermetic: form.hermetic,
-    automaticDetection: form.automaticDetection,
-    serves: spaces.map((space) => space.id),
-    assembly: form.assembly.trim() || null,
+    .map((name) => ({ id: ids.of(`space ${name}`), siteId: String(row['siteId'] ?? ''), name }));
+  const frame = {
+    id: ids.of('charge'),
+    kind: CHARGE.kind,
+    on: typeof row['installedOn'] === 'string' ? row['installedOn'] : dayText(today),
+    by,
+    applianceId: id,
+    note: '',
+    corrected: null,
+    correctionReason: '',
   };
-  const common = { by, applianceId: id };
-  const charge = chargeOf(form, unit);
-  const entries: Entry[] = [
-    ...(charge
+  const charge = hasCharge(values) ? madeOf(CHARGE, values, frame, place, today) : null;
+  Object.assign(errors, charge?.errors, by === null ? { by: 'Choose who is writing.' } : {});
+  if (by === null || Object.keys(errors).length > 0) return { machine: null, errors };
+  const appliance = {
+    ...of,
+    refrigerant: of['refrigerant'] === NOT_KNOWN ? null : of['refrigerant'],
+    recordFrom: of['recordFrom'] ?? dayText(today),
+    serves: spaces.map((space) => space.id),
+  } as Appliance;
+  const inspection: Entry[] =
+    typeof inspectedOn === 'string'
       ? [
           {
-            ...common,
-            ...charge,
-            id: ids.of('charge'),
-            kind: 'fullChargeSet' as const,
-            on: form.installedOn || today,
-          },
-        ]
-      : []),
-    ...(form.inspectedOn
-      ? [
-          {
-            ...common,
             id: ids.of('inspection'),
-            kind: 'leakInspection' as const,
-            on: form.inspectedOn,
+            kind: 'leakInspection',
+            on: inspectedOn,
+            by,
+            applianceId: id,
             note: 'As told when the machine came into the record.',
           },
         ]
-      : []),
-  ];
-  return { appliance, spaces, entries, by };
+      : [];
+  return {
+    machine: { appliance, spaces, entries: [...(charge?.entry ? [charge.entry] : []), ...inspection], by },
+    errors,
+  };
 }

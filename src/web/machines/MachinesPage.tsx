@@ -54,7 +54,7 @@ export default function MachinesPage() {
         />
         <SiteChoice label="Site" none="All sites" value={filters.site} onChange={(site) => set({ site })} />
         <Filter
-          label="Kind"
+          label="Show only"
           all="All kinds"
           value={filters.kind}
           onChange={(kind) => set({ kind })}

@@ -1,5 +1,5 @@
 /** The company's own value for a figure, from a day on, with the reason. */
-import { useForm } from 'react-hook-form';
+import { useState } from 'react';
 import { parseDay } from '../../core/quantity/day';
 import type { PlacedFigure } from '../../core/rules/amend';
 import type { Pack } from '../../core/rules/pack';
@@ -7,16 +7,13 @@ import { useWriter } from '../data/writer';
 import { useAmend } from '../data/queries';
 import { WriterField } from '../forms/WriterField';
 import { TextArea, TextField } from '../parts/Field';
+import { faultyLabels } from '../../record/formValues';
+import { Refused } from '../forms/Refused';
 import { SaveBar } from '../forms/SaveBar';
+import { useRefusal } from '../forms/useRefusal';
 import { Sheet } from '../parts/Sheet';
 import { PACK_WORDS } from '../../words/codes';
 import { figureLabel, figureWords } from '../../words/figures';
-
-interface AmendForm {
-  value: string;
-  from: string;
-  reason: string;
-}
 
 export function AmendSheet({
   pack,
@@ -29,67 +26,70 @@ export function AmendSheet({
 }) {
   const amend = useAmend();
   const { person } = useWriter();
-  const { register, handleSubmit, formState, setError } = useForm<AmendForm>({
-    defaultValues: { value: '', from: '', reason: '' },
-  });
-  const { errors } = formState;
-  const save = handleSubmit(({ value, from, reason }) => {
-    if (!person) {
-      setError('root', { message: 'Choose who is writing.' });
-      return;
-    }
+  const [typed, setTyped] = useState({ value: '', from: '', reason: '' });
+  const refusal = useRefusal();
+  const faults: Record<string, string> = {
+    ...(typed.value.trim() !== '' && Number(typed.value) >= 0
+      ? {}
+      : { value: 'Give a number that is not negative.' }),
+    ...(parseDay(typed.from) === null ? { from: 'Give the day from which it holds.' } : {}),
+    ...(typed.reason.trim() === '' ? { reason: 'Say why the figure is changed.' } : {}),
+    ...(person ? {} : { by: 'Choose who is writing.' }),
+  };
+  const shown = refusal.tried ? faults : {};
+  const save = () => {
+    refusal.try();
+    if (!person || Object.keys(faults).length > 0) return;
     amend.mutate(
       {
         pack: pack.id,
         figure: placed.path,
-        from,
-        value: Number(value),
-        reason: reason.trim(),
+        from: typed.from,
+        value: Number(typed.value),
+        reason: typed.reason.trim(),
         by: person.id,
       },
       { onSuccess: onClose },
     );
+  };
+  const field = (key: keyof typeof typed) => ({
+    value: typed[key],
+    onChange: (event: { target: { value: string } }) => setTyped({ ...typed, [key]: event.target.value }),
+    error: shown[key] ?? null,
   });
+  const labels = [
+    { key: 'value', label: `Value in ${placed.figure.unit}` },
+    { key: 'from', label: 'From' },
+    { key: 'reason', label: 'Reason' },
+  ] as const;
   const present = placed.figure.periods.at(-1);
   return (
     <Sheet
       title="Your own figure"
       subtitle={`${PACK_WORDS[pack.id]}: ${figureLabel(pack, placed.path) ?? ''}`}
       onClose={onClose}
-      footer={<SaveBar words="Save your figure" saving={amend} onSave={() => void save()} />}
+      footer={
+        <SaveBar words="Save your figure" saving={amend} onSave={save}>
+          <Refused labels={faultyLabels({ fields: labels }, shown)} />
+        </SaveBar>
+      }
     >
       <p className="mb-4">
         Now {present ? figureWords(present.value, placed.figure.unit) : ''} ({placed.figure.source.cite}).
         Your value holds from its day on; what was computed for earlier days keeps the old one. A looser
         figure than the law’s protects nobody: the authority’s text decides.
       </p>
-      <form onSubmit={(event) => void save(event)}>
-        <TextField
-          label={`Value in ${placed.figure.unit}`}
-          autoFocus
-          inputMode="decimal"
-          {...register('value', {
-            validate: (text) =>
-              (text.trim() !== '' && Number(text) >= 0) || 'Give a number that is not negative.',
-          })}
-          error={errors.value?.message ?? null}
-        />
-        <TextField
-          label="From"
-          type="date"
-          {...register('from', {
-            validate: (text) => parseDay(text) !== null || 'Give the day from which it holds.',
-          })}
-          error={errors.from?.message ?? null}
-        />
-        <TextArea
-          label="Reason"
-          {...register('reason', {
-            validate: (text) => text.trim() !== '' || 'Say why the figure is changed.',
-          })}
-          error={errors.reason?.message ?? null}
-        />
-        <WriterField error={errors.root?.message} />
+      <form
+        id={refusal.form}
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        <TextField label={labels[0].label} autoFocus inputMode="decimal" {...field('value')} />
+        <TextField label={labels[1].label} type="date" {...field('from')} />
+        <TextArea label={labels[2].label} {...field('reason')} />
+        <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Sheet>

@@ -3,7 +3,12 @@ import { useOwners, useSpaces } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Fault, SelectField, TextField } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
-import type { OwnedSince } from '../../../record/rows/rowLines';
+import { FROM_THE_BEGINNING, type MethodSince, type OwnedSince } from '../../../record/rows/rowLines';
+import { METHODS } from '../../../core/logbook/fields';
+import { choices } from '../../../words/choice';
+import { METHOD_WORDS } from '../../../words/codes';
+import { ChoiceField } from '../../parts/ChoiceField';
+import { zonesOf } from '../timeZones';
 import { SiteChoice } from '../SiteChoice';
 import { type Control, frameOf, textOf } from './control';
 
@@ -81,6 +86,71 @@ export const Owners: Control<'owners'> = ({ field, value: given, error, onChange
       </Button>
       {error ? <Fault>{error}</Fault> : hint && <p className="mt-1 text-soft">{hint}</p>}
     </fieldset>
+  );
+};
+
+/** One method from the beginning, and others from a day on. */
+export const Methods: Control<'methods'> = ({ field, value: given, error, onChange }) => {
+  const value = given as MethodSince[];
+  const shown = value.length === 0 ? [{ from: FROM_THE_BEGINNING, method: 'annualizing' }] : value;
+  const change = (index: number, part: Partial<MethodSince>) =>
+    onChange(shown.map((each, at) => (at === index ? { ...each, ...part } : each)));
+  return (
+    <fieldset data-field="" className="mb-4">
+      <legend className="mb-1 font-semibold">{field.label}</legend>
+      {shown.map((each, index) => (
+        <div key={index} className="rule-b mb-3 grid gap-x-4 sm:grid-cols-2">
+          <ChoiceField
+            label={each.from === FROM_THE_BEGINNING ? 'From the beginning' : 'Method'}
+            choices={choices(METHODS, METHOD_WORDS)}
+            value={each.method}
+            onChange={(method) => change(index, { method })}
+          />
+          {each.from !== FROM_THE_BEGINNING && (
+            <TextField
+              label="From"
+              type="date"
+              value={each.from}
+              onChange={(event) => change(index, { from: event.target.value })}
+            />
+          )}
+          {shown.length > 1 && (
+            <Button
+              weight="quiet"
+              className="mb-2 justify-self-start px-0"
+              onClick={() => onChange(shown.filter((_, at) => at !== index))}
+            >
+              Take this out
+            </Button>
+          )}
+        </div>
+      ))}
+      <Button onClick={() => onChange([...shown, { from: '', method: '' }])}>
+        Another method from a day on
+      </Button>
+      {error ? <Fault>{error}</Fault> : field.hint && <p className="mt-1 text-soft">{field.hint}</p>}
+    </fieldset>
+  );
+};
+
+/** Of a country with zones that the browser knows, one of them; else typed. */
+export const TimeZone: Control<'timezone'> = (props) => {
+  const value = textOf(props.value);
+  const zones = zonesOf(textOf(props.values['country']));
+  if (zones.length === 0)
+    return (
+      <TextField {...frameOf(props)} value={value} onChange={(event) => props.onChange(event.target.value)} />
+    );
+  return (
+    <ChoiceField
+      {...frameOf(props)}
+      choices={[...new Set([...zones, ...(value === '' ? [] : [value])])].map((zone) => ({
+        value: zone,
+        words: zone.replaceAll('_', ' '),
+      }))}
+      value={value}
+      onChange={props.onChange}
+    />
   );
 };
 

@@ -7,6 +7,7 @@ import { useChangeRows, useRow } from '../../data/queries';
 import { WriterField } from '../WriterField';
 import { TextField } from '../../parts/Field';
 import { Button } from '../../parts/Button';
+import { Fold } from '../../parts/Fold';
 import { Loaded } from '../../parts/Page';
 import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
@@ -18,7 +19,8 @@ import { RevisionLine } from './RowHistory';
 import { useRowNames } from './useRowNames';
 import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
-import type { Values } from '../../../record/field';
+import type { AskedField, Values } from '../../../record/field';
+import { uncapped } from '../../../words/list';
 import { ROW_PLACE, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
 import { withArticle } from '../../../words/counts';
 
@@ -29,7 +31,10 @@ interface Props {
   id: string;
   /** the row to begin with, where it is new */
   fresh?: Row;
-  onClose: () => void;
+  /** of a new row: what else an answer settles */
+  settles?: (key: string, value: unknown) => Values;
+  /** `added`: the id of a row that is new */
+  onClose: (added?: string) => void;
 }
 
 export function RowSheet(props: Props) {
@@ -47,7 +52,7 @@ function Stored(props: Props) {
       <RowFormSheet {...props} row={query.data.row as Row} revisions={query.data.revisions} isNew={false} />
     );
   return (
-    <Sheet title={`Change the ${ROW_FORMS[props.table].thing}`} onClose={props.onClose}>
+    <Sheet title={`Change the ${ROW_FORMS[props.table].thing}`} onClose={() => props.onClose()}>
       <Loaded query={query}>{() => null}</Loaded>
     </Sheet>
   );
@@ -63,6 +68,7 @@ function RowFormSheet({
   row: stored,
   revisions,
   isNew,
+  settles,
   onClose,
 }: Props & { row: Row; revisions: readonly Revision[]; isNew: boolean }) {
   const form = ROW_FORMS[table];
@@ -124,16 +130,40 @@ function RowFormSheet({
                   },
                 },
           );
-          onClose();
+          onClose(isNew ? id : undefined);
         },
       },
     );
   };
 
+  const asked = form.fields.filter((field) => !field.when || field.when(values));
+  const first = isNew ? form.first : undefined;
+  const open = first ? asked.filter(({ key }) => first.includes(key)) : asked;
+  const folded = asked.filter((field) => !open.includes(field));
+  const answer = (key: string, value: unknown) =>
+    set({
+      ...draft,
+      values: { ...draft.values, ...settles?.(key, value), [key]: value },
+      seen: touched ? draft.seen : after,
+    });
+  const fieldsOf = (fields: readonly AskedField[]) =>
+    fields.map((field) => (
+      <FieldControl
+        key={field.key}
+        field={field}
+        value={values[field.key]}
+        error={tried ? errors[field.key] : undefined}
+        place={ROW_PLACE}
+        values={values}
+        machine={null}
+        onChange={(value) => answer(field.key, value)}
+      />
+    ));
+
   return (
     <Sheet
       title={isNew ? `Add ${withArticle(form.thing)}` : `Change the ${form.thing}`}
-      onClose={onClose}
+      onClose={() => onClose()}
       footer={
         <SaveBar words="Save" saving={change} onSave={save}>
           <Refused labels={faulty} />
@@ -156,24 +186,16 @@ function RowFormSheet({
         {meanwhile.length > 0 && (
           <Meanwhile revisions={revisions} from={meanwhile} onSeen={() => set({ ...draft, seen: after })} />
         )}
-        {form.fields.map((field) => (
-          <FieldControl
-            key={field.key}
-            field={field}
-            value={values[field.key]}
-            place={ROW_PLACE}
-            values={values}
-            machine={null}
-            error={tried ? errors[field.key] : undefined}
-            onChange={(value) =>
-              set({
-                ...draft,
-                values: { ...draft.values, [field.key]: value },
-                seen: touched ? draft.seen : after,
-              })
-            }
-          />
-        ))}
+        {fieldsOf(open)}
+        {folded.length > 0 && (
+          <Fold
+            title="More"
+            about={folded.map(({ label }) => uncapped(label)).join(', ')}
+            open={folded.some(({ key }) => key in draft.values)}
+          >
+            {fieldsOf(folded)}
+          </Fold>
+        )}
         {needsWhy && (
           <TextField
             label="Why it changes"
