@@ -38,17 +38,20 @@ const ROW_FIELDS: readonly AskedField[] = MACHINE_FORM.fields
     return { ...field, label };
   });
 
-const CHARGE_FIELDS: readonly AskedField[] = CHARGE.fields.map((field) =>
-  field.key === 'method'
-    ? { ...field, when: hasCharge }
-    : {
-        ...field,
-        optional: true,
-        ...(field.key === 'mass'
-          ? { hint: 'Leave it empty if nobody knows: then the machine cannot be judged until it is set.' }
-          : {}),
-      },
-);
+/** The figure first: how it is known is asked once there is one. */
+const CHARGE_FIELDS: readonly AskedField[] = CHARGE.fields
+  .toSorted((a, b) => Number(a.key === 'method') - Number(b.key === 'method'))
+  .map((field) =>
+    field.key === 'method'
+      ? { ...field, when: hasCharge }
+      : {
+          ...field,
+          optional: true,
+          ...(field.key === 'mass'
+            ? { hint: 'Leave it empty if nobody knows: then the machine cannot be judged until it is set.' }
+            : {}),
+        },
+  );
 
 const BESIDE: readonly AskedField[] = [
   {

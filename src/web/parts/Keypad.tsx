@@ -108,7 +108,7 @@ export function Keypad(props: Props) {
   );
 
   function keyOf(name: string): ReactNode {
-    const word = clsx(key, 'text-base leading-tight text-green');
+    const word = clsx(key, 'px-1 text-[0.93rem] leading-tight text-green');
     switch (name) {
       case 'back':
         return (

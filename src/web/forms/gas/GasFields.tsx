@@ -158,6 +158,8 @@ export function GasFields({
           for it. A certified person does this work; local code decides.
         </p>
       )}
+      {/* What it means hangs on the reason; in a visit the figure is watched while the scale counts. */}
+      {!fixed && <GasReason form={form} />}
       <GasMeaning
         preview={preview}
         present={present}
@@ -172,7 +174,7 @@ export function GasFields({
         onChange={(accepted) => set({ accepted })}
         tried={tried}
       />
-      <GasReason form={form} />
+      {fixed && <GasReason form={form} />}
       {!added && gas !== null && isHydrocarbon(gas) && (
         <>
           <Choices
