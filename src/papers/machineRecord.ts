@@ -173,11 +173,13 @@ export const additionsTable = (
       return [
         dayWords(each.gasDay.day),
         each.gasDay.unknown ? 'not weighed' : massText(grams(each.gasDay.net), system),
-        each.spell.fullCharge === null ? 'not known' : massText(grams(each.spell.fullCharge), system),
+        each.periodInForce.fullCharge === null
+          ? 'not known'
+          : massText(grams(each.periodInForce.fullCharge), system),
         percentBy('annualizing', each, judged),
         percentBy('rolling', each, judged),
         METHOD_WORDS[each.method],
-        each.spell.fullCharge === null ? 'not known' : limitWords(judged),
+        each.periodInForce.fullCharge === null ? 'not known' : limitWords(judged),
         exceedsWords(judged),
       ];
     }),

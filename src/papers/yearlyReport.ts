@@ -32,20 +32,22 @@ export interface MachineYear {
 function coveredIn({ standing }: FoldedMachine, pack: PackId, from: Day, to: Day): boolean {
   const { retiredOn } = standing.history;
   const last = retiredOn === null ? to : Math.min(to, retiredOn);
-  return standing.force.spells.some(
-    (spell, index) =>
+  return standing.force.periodsInForce.some(
+    (periodInForce, index) =>
       last >= from &&
-      spell.from <= last &&
-      (standing.force.spells[index + 1]?.from ?? Infinity) > from &&
-      spell.covering.some(({ id }) => id === pack),
+      periodInForce.from <= last &&
+      (standing.force.periodsInForce[index + 1]?.from ?? Infinity) > from &&
+      periodInForce.covering.some(({ id }) => id === pack),
   );
 }
 
 /** The pack covered on the day of an addition, or nobody can say whether it did. */
 const bearsOn =
   (pack: PackId) =>
-  ({ spell }: AdditionRate): boolean =>
-    spell.fullCharge === null || spell.refrigerant === null || spell.covering.some(({ id }) => id === pack);
+  ({ periodInForce }: AdditionRate): boolean =>
+    periodInForce.fullCharge === null ||
+    periodInForce.refrigerant === null ||
+    periodInForce.covering.some(({ id }) => id === pack);
 
 /** Percent of the charge lost in a year from which the pack asks for a report. */
 const chronicPercentOf = (pack: Pack, year: number): number =>

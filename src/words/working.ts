@@ -88,7 +88,7 @@ export function annualizingWorking(
   labels: LeakLabels = new Map(),
   decimals = ALL_DECIMALS,
 ): WorkingSaid {
-  const { annualizing, spell } = rate;
+  const { annualizing, periodInForce } = rate;
   const { lost, since, chainFrom, millionths } = annualizing;
   const figured = figuredBy(
     'annualizing',
@@ -105,9 +105,9 @@ export function annualizingWorking(
     steps.push('A few days make the formula give very high rates; the rule asks for it all the same.');
   return {
     formula:
-      figured === null || spell.fullCharge === null
+      figured === null || periodInForce.fullCharge === null
         ? MISSING
-        : `${massFigure(figured.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
+        : `${massFigure(figured.lost, system)} ÷ ${massFigure(periodInForce.fullCharge, system)} × 365 ÷ ${daysWords(since.days)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
     steps,
     source: '40 CFR 82.152 and 84.102, annualizing',
   };
@@ -119,7 +119,7 @@ export function rollingWorking(
   system: MassSystem,
   decimals = ALL_DECIMALS,
 ): WorkingSaid {
-  const { rolling, spell, gasDay } = rate;
+  const { rolling, periodInForce, gasDay } = rate;
   const first = firstIndexFrom(ledger, rolling.from);
   const figured = figuredBy(
     'rolling',
@@ -130,9 +130,9 @@ export function rollingWorking(
   );
   return {
     formula:
-      figured === null || spell.fullCharge === null
+      figured === null || periodInForce.fullCharge === null
         ? MISSING
-        : `${massFigure(figured.lost, system)} ÷ ${massFigure(spell.fullCharge, system)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
+        : `${massFigure(figured.lost, system)} ÷ ${massFigure(periodInForce.fullCharge, system)} × 100 = ${percentFigure(figured.millionths, decimals)}${figured.words}`,
     steps: [
       `Window: ${dayWords(rolling.from)} to ${dayWords(gasDay.day)}`,
       ...(rolling.afterRepair
@@ -150,14 +150,14 @@ export function rollingWorking(
 export function verdicts(
   rate: AdditionRate,
 ): { pack: string; threshold: number; exceeds: boolean | null; source: string }[] {
-  return rate.spell.covering.flatMap((pack) => {
-    const figure = pack.threshold[rate.spell.category];
+  return rate.periodInForce.covering.flatMap((pack) => {
+    const figure = pack.threshold[rate.periodInForce.category];
     const exceeds = rate.exceeds[pack.id];
     if (!figure || exceeds === undefined || pack.opens !== 'percent') return [];
     return [
       {
         pack: PACK_WORDS[pack.id],
-        threshold: thresholdOn(pack, rate.spell, rate.gasDay.day),
+        threshold: thresholdOn(pack, rate.periodInForce, rate.gasDay.day),
         exceeds,
         source: figure.source.cite,
       },

@@ -25,10 +25,10 @@ export interface CalendarYear {
 /** Sum of net / full charge over additions, in millionths of a percent, null where a full charge is missing. */
 function percentOf(additions: readonly AdditionRate[]): number | null {
   const netByCharge = new Map<ExactGrams, bigint>();
-  for (const { gasDay, spell } of additions) {
+  for (const { gasDay, periodInForce } of additions) {
     if (gasDay.net === 0n) continue;
-    if (spell.fullCharge === null) return null;
-    netByCharge.set(spell.fullCharge, (netByCharge.get(spell.fullCharge) ?? 0n) + gasDay.net);
+    if (periodInForce.fullCharge === null) return null;
+    netByCharge.set(periodInForce.fullCharge, (netByCharge.get(periodInForce.fullCharge) ?? 0n) + gasDay.net);
   }
   let numerator = 0n;
   let denominator = 1n;
@@ -66,8 +66,8 @@ export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
 /** The lowest figure of the packs that covered in the year; where none has one, that of the definition. */
 function chronicLimit(year: number, additions: readonly AdditionRate[]): number {
   const day = newYearsDay(year);
-  const figures = additions.flatMap(({ spell }) =>
-    spell.covering.flatMap(({ chronic }) => (chronic ? [valueOn(chronic.percent, day)] : [])),
+  const figures = additions.flatMap(({ periodInForce }) =>
+    periodInForce.covering.flatMap(({ chronic }) => (chronic ? [valueOn(chronic.percent, day)] : [])),
   );
   return figures.length > 0 ? Math.min(...figures) : valueOn(CHRONIC_PERCENT, day);
 }
@@ -86,12 +86,12 @@ function reachedOn(year: CalendarYear, percent: number): AdditionRate | null {
 export function chronicReports(history: MachineHistory, years: readonly CalendarYear[]): Obligation[] {
   const obligations: Obligation[] = [];
   for (const year of years) {
-    const candidates = new Set(year.additions.flatMap((each) => each.spell.covering));
+    const candidates = new Set(year.additions.flatMap((each) => each.periodInForce.covering));
     for (const pack of candidates) {
       if (!pack.chronic || (pack.from !== null && dayOf(pack.from) > newYearsDay(year.year))) continue;
       const percent = valueOn(pack.chronic.percent, newYearsDay(year.year));
       const reached = reachedOn(year, percent);
-      if (!reached?.spell.covering.includes(pack)) continue;
+      if (!reached?.periodInForce.covering.includes(pack)) continue;
       obligations.push({
         pack,
         kind: 'chronicReport',

@@ -6,7 +6,7 @@ import { type Day, addDays, addMonths, dayOf } from '../quantity/day';
 import type { MachineHistory } from '../logbook/history';
 import { type Case, type ClosedBecause, counted, initialPassedOn, repairedOn, verifiedOn } from './case';
 import { valueOn } from './figure';
-import { type InForce, spellOn } from './inForce';
+import { type InForce, periodOn } from './inForce';
 import { type Leak, isOpen } from './leaks';
 import { type Pause, moved } from './mothballing';
 import type { Obligation, Why } from './obligation';
@@ -32,7 +32,7 @@ interface Dated {
 /** Window, shutdown and extension, before mothballing. An extension never shortens. */
 function repairDeadline(each: Case, force: InForce): Dated {
   const { pack, openedOn, extension } = each;
-  const { category } = spellOn(force, openedOn);
+  const { category } = periodOn(force, openedOn);
   const shutdown = each.shutdown && (pack.shutdown?.categories.includes(category) ?? false);
   const days = valueOn(shutdown && pack.shutdown ? pack.shutdown.repairWithin : pack.repairWithin, openedOn);
   const windowEnd = addDays(openedOn, days);

@@ -7,7 +7,7 @@ import { type DayOfEntries, caseDays } from './caseDays';
 import { type Day, addMonths } from '../quantity/day';
 import type { CaseBearing, LeakWork, MachineHistory } from '../logbook/history';
 import { valueOn } from './figure';
-import { type InForce, spellOn } from './inForce';
+import { type InForce, periodOn } from './inForce';
 import type { AdditionRate } from './leakRate';
 import { type Leak, LeakAccount, applyPass, failWhole } from './leaks';
 import type { Pack } from './pack';
@@ -182,7 +182,7 @@ class CaseReading {
   }
 
   private coversOn(day: Day): boolean {
-    return spellOn(this.force, day).covering.includes(this.pack);
+    return periodOn(this.force, day).covering.includes(this.pack);
   }
 
   /** Any-leak packs: a case closes when every leak is verified and no plan was filed. */

@@ -2,19 +2,20 @@
 import { type Day, addDays, addMonths, dayOf } from '../quantity/day';
 import { type MachineHistory, installedOn } from '../logbook/history';
 import { valueOn } from './figure';
-import { type InForce, massFigureOn, spellOn } from './inForce';
+import { type InForce, massFigureOn, periodOn } from './inForce';
 import type { Obligation, Why } from './obligation';
 
 export function detectionDuties(history: MachineHistory, force: InForce): Obligation[] {
   const { asOf, retiredOn } = history;
   const installed = installedOn(history.appliance);
   if (retiredOn !== null || installed === null) return [];
-  const spell = spellOn(force, asOf);
-  return spell.covering.flatMap((pack): Obligation[] => {
+  const periodInForce = periodOn(force, asOf);
+  return periodInForce.covering.flatMap((pack): Obligation[] => {
     const rule = pack.detection;
-    if (!rule || spell.fullCharge === null || !rule.categories.includes(spell.category)) return [];
+    if (!rule || periodInForce.fullCharge === null || !rule.categories.includes(periodInForce.category))
+      return [];
     if (
-      spell.fullCharge < massFigureOn(rule.fullChargeAtLeast, asOf) ||
+      periodInForce.fullCharge < massFigureOn(rule.fullChargeAtLeast, asOf) ||
       installed < dayOf(rule.installedFrom)
     )
       return [];
@@ -27,7 +28,7 @@ export function detectionDuties(history: MachineHistory, force: InForce): Obliga
           why: { rule: 'detectionAfterInstallation', installedOn: installed, days },
         };
     const common = { pack, doneOn: null, ended: false, caseOpenedOn: null, source: rule.source };
-    if (spell.detection === 'none') return [{ ...common, ...fitBy, kind: 'detection' }];
+    if (periodInForce.detection === 'none') return [{ ...common, ...fitBy, kind: 'detection' }];
     const since = history.detectionChecks.at(-1) ?? fitBy.due;
     const months = valueOn(rule.checkEvery, asOf);
     return [

@@ -7,7 +7,7 @@ import { halfUp, scaledDecimal } from '../quantity/decimal';
 import { type ExactGrams, NO_MASS } from '../quantity/mass';
 import type { LeakRateMethod } from '../logbook/fields';
 import type { MachineHistory } from '../logbook/history';
-import { type InForce, type Spell, methodOn, spellOn } from './inForce';
+import { type InForce, type PeriodInForce, methodOn, periodOn } from './inForce';
 import {
   type DaysSince,
   type GasLedger,
@@ -43,12 +43,12 @@ export interface Headroom {
   leakId: string | null;
 }
 
-/** Of the packs that cover in a spell, the percent pack with the lowest threshold on a day of it, with that threshold. */
-export function strictestOf(spell: Spell, day: Day): { pack: Pack; percent: number } | null {
+/** Of the packs that cover in a period in force, the percent pack with the lowest threshold on a day of it, with that threshold. */
+export function strictestOf(periodInForce: PeriodInForce, day: Day): { pack: Pack; percent: number } | null {
   let strictest: { pack: Pack; percent: number } | null = null;
-  for (const pack of spell.covering) {
+  for (const pack of periodInForce.covering) {
     if (pack.opens !== 'percent') continue;
-    const percent = thresholdOn(pack, spell, day);
+    const percent = thresholdOn(pack, periodInForce, day);
     if (strictest === null || percent < strictest.percent) strictest = { pack, percent };
   }
   return strictest;
@@ -74,10 +74,10 @@ export function headroom(
 ): HeadroomAnswer {
   const on = history.asOf;
   if (history.retiredOn !== null) return { known: false, why: 'retired' };
-  const spell = spellOn(force, on);
-  const { fullCharge } = spell;
+  const periodInForce = periodOn(force, on);
+  const { fullCharge } = periodInForce;
   if (fullCharge === null) return { known: false, why: 'noFullCharge' };
-  const strictest = strictestOf(spell, on);
+  const strictest = strictestOf(periodInForce, on);
   if (strictest === null) return { known: false, why: 'noLimit' };
   const { pack, percent } = strictest;
   const method = methodOn(force.site, on);

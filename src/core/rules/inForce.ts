@@ -1,6 +1,6 @@
 /**
  * What is in force on a day: full charge, refrigerant, category and the like, the site's leak-rate method, and
- * which packs cover. A machine's life is cut into spells in which none of these changes; a day finds its spell.
+ * which packs cover. A machine's life is cut into periods in which none of these changes; a day finds the period that is in force.
  */
 import { type Day, dayOf } from '../quantity/day';
 import type { LeakRateMethod } from '../logbook/fields';
@@ -15,7 +15,7 @@ import { type Figure, valueOn } from './figure';
 import type { Clause, Pack } from './pack';
 import type { Packs } from './packs/shipped';
 
-export interface Spell {
+export interface PeriodInForce {
   from: Day;
   fullCharge: ExactGrams | null;
   /** null: nobody knows it */
@@ -32,7 +32,7 @@ export interface InForce {
   site: Site;
   /** packs of the site, each once, in the order of the site */
   packs: readonly Pack[];
-  spells: readonly Spell[];
+  periodsInForce: readonly PeriodInForce[];
 }
 
 const BEFORE_ALL = -Infinity as Day;
@@ -53,7 +53,7 @@ export const co2e = (fullCharge: ExactGrams, of: Refrigerant): bigint => fullCha
 export const co2eAtLeast = (value: bigint, tonnes: number): boolean =>
   value * 1_000_000n >= scaledDecimal(tonnes, 6) * GRAMS_PER_TONNE * CO2E_SCALE;
 
-type Facts = Omit<Spell, 'covering'>;
+type Facts = Omit<PeriodInForce, 'covering'>;
 
 /** Every figure of a clause counts; the values are those of the day. */
 function clauseHolds(
@@ -90,8 +90,8 @@ function coveringPacks(packs: readonly Pack[], facts: Facts): Pack[] {
   return covering.length > 0 ? covering : packs.filter((pack) => pack.onlyWhereNoOther);
 }
 
-/** Packs of the site, the house rule aside, that would cover were the full charge what `spell` says, from its day on. */
-export const coveredAt = (force: InForce, facts: Omit<Spell, 'covering'>): Pack[] =>
+/** Packs of the site, the house rule aside, that would cover were the full charge what `periodInForce` says, from its day on. */
+export const coveredAt = (force: InForce, facts: Omit<PeriodInForce, 'covering'>): Pack[] =>
   force.packs.filter((pack) => covers(pack, facts));
 
 /** Days on which a pack begins to speak or one of its figures changes. */
@@ -129,7 +129,7 @@ function packsOf(site: Site, packs: Packs): readonly Pack[] {
   return known;
 }
 
-/** Cuts a machine's life into spells. */
+/** Cuts a machine's life into periods in force. */
 export function inForce(history: MachineHistory, site: Site, packs: Packs): InForce {
   const sitePacks = packsOf(site, packs);
   const starts = new Set<Day>([BEFORE_ALL]);
@@ -147,9 +147,9 @@ export function inForce(history: MachineHistory, site: Site, packs: Packs): InFo
   };
   let charges = 0;
   let changes = 0;
-  const spells = [...starts]
+  const periodsInForce = [...starts]
     .sort((a, b) => a - b)
-    .map((from): Spell => {
+    .map((from): PeriodInForce => {
       for (
         let set = history.fullCharges[charges];
         set && set.day <= from;
@@ -164,10 +164,10 @@ export function inForce(history: MachineHistory, site: Site, packs: Packs): InFo
       ) {
         facts = changed(facts, change.entry);
       }
-      const spell = { ...facts, from };
-      return { ...spell, covering: coveringPacks(sitePacks, spell) };
+      const periodInForce = { ...facts, from };
+      return { ...periodInForce, covering: coveringPacks(sitePacks, periodInForce) };
     });
-  return { site, packs: sitePacks, spells };
+  return { site, packs: sitePacks, periodsInForce };
 }
 
 function changed(
@@ -186,12 +186,12 @@ function changed(
 }
 
 /** What was in force on a day. */
-export function spellOn(force: InForce, day: Day): Spell {
-  for (let index = force.spells.length - 1; index >= 0; index -= 1) {
-    const spell = force.spells[index];
-    if (spell && spell.from <= day) return spell;
+export function periodOn(force: InForce, day: Day): PeriodInForce {
+  for (let index = force.periodsInForce.length - 1; index >= 0; index -= 1) {
+    const periodInForce = force.periodsInForce[index];
+    if (periodInForce && periodInForce.from <= day) return periodInForce;
   }
-  throw new Error('The first spell begins before all days.');
+  throw new Error('The first period begins before all days.');
 }
 
 /** The site's leak-rate method on a day: the latest `from` on or before it; before the first, annualizing. */

@@ -5,14 +5,14 @@ import { type MachineHistory, installedOn, recordFrom } from '../logbook/history
 import { type CaseStanding } from './caseDeadlines';
 import { judgement } from './case';
 import { type Figure, valueOn } from './figure';
-import { type InForce, type Spell, co2e, co2eAtLeast, massFigureOn, spellOn } from './inForce';
+import { type InForce, type PeriodInForce, co2e, co2eAtLeast, massFigureOn, periodOn } from './inForce';
 import type { AdditionRate } from './leakRate';
 import type { Obligation } from './obligation';
 import type { Pack } from './pack';
 
 /** A detector of the whole machine, checked not longer before the due day than a check holds, stands for an inspection. */
 function checkedDetectorOn(holds: Figure, due: Day, history: MachineHistory, force: InForce): boolean {
-  if (spellOn(force, due).detection !== 'whole') return false;
+  if (periodOn(force, due).detection !== 'whole') return false;
   const months = valueOn(holds, due);
   return history.detectionChecks.some((check) => check <= due && due <= addMonths(check, months));
 }
@@ -23,15 +23,15 @@ interface SeriesClass {
   quiet: number;
 }
 
-function seriesClass(pack: Pack, spell: Spell, v: Day): SeriesClass | null {
+function seriesClass(pack: Pack, periodInForce: PeriodInForce, v: Day): SeriesClass | null {
   const rule = pack.seriesInspections;
-  if (!rule || spell.fullCharge === null) return null;
+  if (!rule || periodInForce.fullCharge === null) return null;
   const quarterly =
-    rule.quarterlyCategories.includes(spell.category) &&
-    spell.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
+    rule.quarterlyCategories.includes(periodInForce.category) &&
+    periodInForce.fullCharge >= massFigureOn(rule.quarterlyFrom, v);
   if (quarterly)
     return { everyMonths: valueOn(rule.quarterlyEvery, v), quiet: valueOn(rule.quietQuarters, v) };
-  if (spell.fullCharge < massFigureOn(rule.yearlyFrom, v)) return null;
+  if (periodInForce.fullCharge < massFigureOn(rule.yearlyFrom, v)) return null;
   return { everyMonths: valueOn(rule.yearlyEvery, v), quiet: valueOn(rule.quietYears, v) };
 }
 
@@ -55,7 +55,7 @@ export function seriesInspections(
     const v = standing.followUpPassedOn;
     const { pack, openedOn } = standing.case;
     if (v === null || !pack.seriesInspections) return [];
-    const inspectionClass = seriesClass(pack, spellOn(force, v), v);
+    const inspectionClass = seriesClass(pack, periodOn(force, v), v);
     if (!inspectionClass) return [];
     const { everyMonths } = inspectionClass;
     const laterV =
@@ -101,18 +101,18 @@ const firstOnOrAfter = (days: readonly Day[], from: Day): Day | null =>
 const earliest = (a: Day | null, b: Day | null): Day | null => (a === null ? b : b === null || a < b ? a : b);
 
 /** Months between regular inspections by full charge, refrigerant and record on a day; null: none is asked. */
-export function regularInterval(pack: Pack, spell: Spell, day: Day): number | null {
+export function regularInterval(pack: Pack, periodInForce: PeriodInForce, day: Day): number | null {
   const rule = pack.alwaysInspections;
   if (!rule) return null;
-  const charge: ExactGrams = spell.fullCharge ?? NO_MASS;
+  const charge: ExactGrams = periodInForce.fullCharge ?? NO_MASS;
   if (
     rule.noneUnderWholeDetectionFrom &&
-    spell.detection === 'whole' &&
+    periodInForce.detection === 'whole' &&
     charge >= massFigureOn(rule.noneUnderWholeDetectionFrom, day)
   ) {
     return null;
   }
-  const gas = spell.refrigerant;
+  const gas = periodInForce.refrigerant;
   const measure = rule.measures.find(
     (each) => each.contains === null || gas?.kinds.has(each.contains) === true,
   );
@@ -122,7 +122,7 @@ export function regularInterval(pack: Pack, spell: Spell, day: Day): number | nu
       : charge >= massFigureOn(atLeast, day),
   );
   if (!band) return null;
-  const fitted = rule.detectionFactor?.fitted.includes(spell.detection) ?? false;
+  const fitted = rule.detectionFactor?.fitted.includes(periodInForce.detection) ?? false;
   return (
     valueOn(band.everyMonths, day) *
     (fitted && rule.detectionFactor ? valueOn(rule.detectionFactor.factor, day) : 1)
@@ -133,10 +133,10 @@ export function regularInterval(pack: Pack, spell: Spell, day: Day): number | nu
 export function regularInspections(history: MachineHistory, force: InForce): Obligation[] {
   const { asOf } = history;
   if (history.retiredOn !== null) return [];
-  const spell = spellOn(force, asOf);
-  return spell.covering.flatMap((pack): Obligation[] => {
+  const periodInForce = periodOn(force, asOf);
+  return periodInForce.covering.flatMap((pack): Obligation[] => {
     const rule = pack.alwaysInspections;
-    const everyMonths = regularInterval(pack, spell, asOf);
+    const everyMonths = regularInterval(pack, periodInForce, asOf);
     if (!rule || everyMonths === null) return [];
     const clock = regularClock(pack, history);
     if (!clock) return [];
@@ -191,15 +191,15 @@ export function inspectionsAtAdditions(
   const { retiredOn } = history;
   const begun = recordFrom(history.appliance);
   if (!force.packs.some((pack) => pack.alwaysInspections?.atAddition)) return [];
-  return rates.flatMap(({ gasDay, spell }) =>
-    spell.covering.flatMap((pack): Obligation[] => {
+  return rates.flatMap(({ gasDay, periodInForce }) =>
+    periodInForce.covering.flatMap((pack): Obligation[] => {
       const rule = pack.alwaysInspections?.atAddition;
-      if (!rule || gasDay.unknown || spell.fullCharge === null) return [];
+      if (!rule || gasDay.unknown || periodInForce.fullCharge === null) return [];
       const { day, net } = gasDay;
       if (begun !== null && day < begun) return [];
       const large =
         net >= massFigureOn(rule.atLeast, day) &&
-        net * 100n >= spell.fullCharge * BigInt(valueOn(rule.atLeastShare, day));
+        net * 100n >= periodInForce.fullCharge * BigInt(valueOn(rule.atLeastShare, day));
       if (!large) return [];
       const done = history.inspections.find((inspected) => inspected >= day);
       return [

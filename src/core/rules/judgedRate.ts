@@ -42,10 +42,10 @@ export const boundOf = (atLeast: boolean, atMost: boolean): Bound =>
 
 /** The rate of an addition by the method of its day, with the limit of that day. */
 export function judgedRate(rate: AdditionRate, ledger: GasLedger): JudgedRate {
-  const { gasDay, spell, method, millionths, exceeds, index } = rate;
+  const { gasDay, periodInForce, method, millionths, exceeds, index } = rate;
   const from =
     method === 'annualizing' ? rate.annualizing.chainFrom : firstIndexFrom(ledger, rate.rolling.from);
-  const strictest = strictestOf(spell, gasDay.day);
+  const strictest = strictestOf(periodInForce, gasDay.day);
   const answers = Object.values(exceeds);
   const behind = ledger.days.slice(from, index + 1);
   const takenOut = [...new Set(behind.flatMap((each) => each.mayRepay))];
@@ -58,10 +58,10 @@ export function judgedRate(rate: AdditionRate, ledger: GasLedger): JudgedRate {
     bound: boundOf(millionths === null, takenOut.length > 0),
     takenOut,
     limit: strictest,
-    anyLeak: spell.covering.some((pack) => pack.opens === 'anyLeak'),
+    anyLeak: periodInForce.covering.some((pack) => pack.opens === 'anyLeak'),
     exceeds: answers.includes(true) ? true : millionths === null || answers.includes(null) ? null : false,
     missing:
-      spell.fullCharge === null
+      periodInForce.fullCharge === null
         ? { code: 'fullCharge' }
         : millionths === null
           ? {

@@ -10,7 +10,7 @@ import type { LeakRateMethod } from '../logbook/fields';
 import type { PackId } from '../logbook/packNames';
 import { valueOn } from './figure';
 import { type GasDay, isAddition } from './gasDays';
-import { type InForce, type Spell, methodOn, spellOn } from './inForce';
+import { type InForce, type PeriodInForce, methodOn, periodOn } from './inForce';
 import type { Pack } from './pack';
 
 export const YEAR_DAYS = 365;
@@ -128,7 +128,7 @@ export interface AdditionRate {
   /** index among the gas days */
   index: number;
   gasDay: GasDay;
-  spell: Spell;
+  periodInForce: PeriodInForce;
   method: LeakRateMethod;
   annualizing: { millionths: number | null; chainFrom: number; lost: ExactGrams | null; since: DaysSince };
   rolling: { millionths: number | null; from: Day; afterRepair: boolean; lost: ExactGrams | null };
@@ -139,9 +139,9 @@ export interface AdditionRate {
   exceeds: Partial<Record<PackId, boolean | null>>;
 }
 
-export const thresholdOn = (pack: Pack, spell: Spell, day: Day): number => {
-  const figure = pack.threshold[spell.category];
-  if (!figure) throw new Error(`${pack.id} covers no ${spell.category}: ask only packs that cover.`);
+export const thresholdOn = (pack: Pack, periodInForce: PeriodInForce, day: Day): number => {
+  const figure = pack.threshold[periodInForce.category];
+  if (!figure) throw new Error(`${pack.id} covers no ${periodInForce.category}: ask only packs that cover.`);
   return valueOn(figure, day);
 };
 
@@ -154,8 +154,8 @@ function rateOf(
   guesses: { reach: number; window: number },
 ): AdditionRate {
   const { day } = gasDay;
-  const spell = spellOn(force, day);
-  const { fullCharge } = spell;
+  const periodInForce = periodOn(force, day);
+  const { fullCharge } = periodInForce;
   guesses.reach = firstIndexFrom(ledger, addDays(day, -WINDOW_REACH), guesses.reach);
   const chainFrom = Math.max(ledger.runStart[index] ?? index, guesses.reach);
   const chainLost = sumOf(ledger, chainFrom, index + 1);
@@ -178,15 +178,15 @@ function rateOf(
   const atLeastMillionths = millionths === null && fullCharge !== null ? weighedAlone(fullCharge) : null;
   const exceeds: AdditionRate['exceeds'] = {};
   if (fullCharge !== null) {
-    for (const pack of spell.covering) {
-      const limit = thresholdOn(pack, spell, day) * PERCENT_SCALE;
+    for (const pack of periodInForce.covering) {
+      const limit = thresholdOn(pack, periodInForce, day) * PERCENT_SCALE;
       exceeds[pack.id] = millionths === null ? (atLeastMillionths ?? 0) > limit || null : millionths > limit;
     }
   }
   return {
     index,
     gasDay,
-    spell,
+    periodInForce,
     method,
     annualizing: { millionths: annualizing, chainFrom, lost: chainLost, since },
     rolling: { millionths: rolling, from: window.from, afterRepair: window.afterRepair, lost: windowLost },

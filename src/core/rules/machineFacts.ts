@@ -6,16 +6,16 @@ import type { MachineFacts } from '../logbook/sense';
 import type { Appliance, Site } from '../logbook/tables';
 import { type Day, dayOf } from '../quantity/day';
 import { foldGas } from './gasDays';
-import { type InForce, inForce, spellOn } from './inForce';
+import { type InForce, inForce, periodOn } from './inForce';
 import type { Packs } from './packs/shipped';
 import type { Standing } from './standing';
 
 function factsOf(entry: Entry, history: MachineHistory, force: InForce): MachineFacts {
-  const spell = spellOn(force, dayOf(entry.on));
+  const periodInForce = periodOn(force, dayOf(entry.on));
   return {
     history,
-    refrigerant: spell.refrigerant?.name ?? null,
-    fullCharge: spell.fullCharge,
+    refrigerant: periodInForce.refrigerant?.name ?? null,
+    fullCharge: periodInForce.fullCharge,
     repairBalance: () => foldGas(history.gas).balances.repair,
   };
 }

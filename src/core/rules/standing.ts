@@ -12,7 +12,7 @@ import { casesOf } from './cases';
 import { detectionDuties } from './detection';
 import { type OpenBalances, foldGas } from './gasDays';
 import { type HeadroomAnswer, headroom } from './headroom';
-import { type InForce, type Spell, inForce, spellOn } from './inForce';
+import { type InForce, type PeriodInForce, inForce, periodOn } from './inForce';
 import { inspectionsAtAdditions, regularInspections, seriesInspections } from './inspections';
 import { type AdditionRate, type GasLedger, additionRates, gasLedger } from './leakRate';
 import { type LeakAccount, foldLeaks } from './leaks';
@@ -33,7 +33,7 @@ export interface Standing {
   history: MachineHistory;
   force: InForce;
   /** what is in force on the as-of day */
-  present: Spell;
+  present: PeriodInForce;
   ledger: GasLedger;
   balances: OpenBalances;
   /** leaks by the account in which first tests are needed */
@@ -67,7 +67,7 @@ export function standingOf(history: MachineHistory, site: Site, packs: Packs = S
     ...detectionDuties(history, force),
     ...chronicReports(history, years),
   ].sort(byDue);
-  const present = spellOn(force, history.asOf);
+  const present = periodOn(force, history.asOf);
   return {
     history,
     force,
@@ -90,7 +90,7 @@ const byOpening = (a: CaseStanding, b: CaseStanding): number =>
 
 function notesOf(
   history: MachineHistory,
-  present: Spell,
+  present: PeriodInForce,
   additions: readonly AdditionRate[],
   free: HeadroomAnswer,
 ): NoteCode[] {
@@ -103,12 +103,12 @@ function notesOf(
     ) ||
     (free.known && free.headroom.since?.basis === 'unknown');
   const fullChargeUnknown =
-    present.fullCharge === null || additions.some((each) => each.spell.fullCharge === null);
+    present.fullCharge === null || additions.some((each) => each.periodInForce.fullCharge === null);
   const recoveredUnknown = history.gas.some(
     ({ entry }) => entry.kind === 'refrigerantRecovered' && entry.mass === null,
   );
   const refrigerantUnknown =
-    present.refrigerant === null || additions.some((each) => each.spell.refrigerant === null);
+    present.refrigerant === null || additions.some((each) => each.periodInForce.refrigerant === null);
   const weightUnknown = additions.some((each) => each.gasDay.unknown);
   const held = { daysUnknown, fullChargeUnknown, recoveredUnknown, refrigerantUnknown, weightUnknown };
   return NOTE_CODES.filter((code) => held[code]);

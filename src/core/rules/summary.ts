@@ -93,7 +93,7 @@ function exceededOf(standing: Standing): Exceeded | null {
   const last = standing.additions.at(-1);
   if (last?.gasDay.day === standing.history.asOf) {
     candidates.push(
-      ...last.spell.covering
+      ...last.periodInForce.covering
         .filter((pack) => pack.opens === 'percent')
         .map((pack) => ({ addition: last, pack })),
     );
@@ -102,8 +102,8 @@ function exceededOf(standing: Standing): Exceeded | null {
   for (const { addition, pack } of candidates) {
     const { bound, takenOut, ...judged } = judgedRate(addition, standing.ledger);
     const percent = judged.percent ?? judged.atLeastPercent;
-    if (percent === null || pack.threshold[addition.spell.category] === null) continue;
-    const limitPercent = thresholdOn(pack, addition.spell, addition.gasDay.day);
+    if (percent === null || pack.threshold[addition.periodInForce.category] === null) continue;
+    const limitPercent = thresholdOn(pack, addition.periodInForce, addition.gasDay.day);
     if (percent <= limitPercent || (most && percent - limitPercent <= most.percent - most.limitPercent))
       continue;
     most = {
@@ -187,7 +187,7 @@ export function summaryOf(standing: Standing): MachineSummary {
           on: dayText(latest.gasDay.day),
           percent: latest.millionths === null ? null : latest.millionths / PERCENT_SCALE,
           method: latest.method,
-          limitPercent: strictestOf(latest.spell, latest.gasDay.day)?.percent ?? null,
+          limitPercent: strictestOf(latest.periodInForce, latest.gasDay.day)?.percent ?? null,
         }
       : null,
     nextDue: next ? { kind: next.kind, due: dayText(next.due), pack: next.pack.id } : null,

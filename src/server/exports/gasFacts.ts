@@ -3,7 +3,7 @@ import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Site } from '../../core/logbook/tables';
 import { type Day, dayOf } from '../../core/quantity/day';
 import type { ExactGrams } from '../../core/quantity/mass';
-import { spellOn } from '../../core/rules/inForce';
+import { periodOn } from '../../core/rules/inForce';
 import { type JudgedRate, judgedRate } from '../../core/rules/judgedRate';
 import type { Packs } from '../../core/rules/packs/shipped';
 import { standingFromEntries } from '../../core/rules/standing';
@@ -41,7 +41,7 @@ export function gasFacts({ appliance, site, entries, dead, today, packs }: Foldi
   for (const { entry } of history.gas) {
     if (facts.has(entry.on)) continue;
     const day = dayOf(entry.on);
-    const { refrigerant, fullCharge } = spellOn(force, day);
+    const { refrigerant, fullCharge } = periodOn(force, day);
     facts.set(entry.on, {
       refrigerant: refrigerant?.name ?? null,
       fullCharge,

@@ -1,7 +1,7 @@
 /** The next steps that a running case asks for, the most likely first. */
 import type { Category } from '../../core/logbook/fields';
 import { labelOf } from '../../core/logbook/leakLabels';
-import { spellOn } from '../../core/rules/inForce';
+import { periodOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { type FormKind, kindForm } from '../../record/forms';
 import { useWriteSheet } from '../data/writeSheet';
@@ -79,7 +79,7 @@ export function CaseActions({
       <div className="grid gap-2 sm:grid-cols-2">
         {nextActions(
           found,
-          spellOn(standing.force, found.case.openedOn).category,
+          periodOn(standing.force, found.case.openedOn).category,
           (id) => `Leak ${labelOf(names.leaks, id)}`,
         ).map((action, index) => (
           <Button

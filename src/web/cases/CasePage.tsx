@@ -145,7 +145,7 @@ function Opening({ view: { standing, system }, found }: { view: MachineView; fou
         {pack.source.cite}).
       </p>
     );
-  const figure = pack.threshold[openedBy.spell.category];
+  const figure = pack.threshold[openedBy.periodInForce.category];
   const working =
     openedBy.method === 'annualizing'
       ? annualizingWorking(openedBy, standing.ledger, system)
