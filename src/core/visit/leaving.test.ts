@@ -10,7 +10,7 @@ import { feeds } from './feeds';
 import { gasOfVisit, recoveredShare } from './gasOfVisit';
 import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
-import { SCHOOL_QUESTIONS, schoolUsed } from './schools';
+import { WAY_QUESTIONS, wayUsed } from './waysOfWorking';
 import { stainsOf, toLookAgain } from './stains';
 import { circuitMap } from './circuit/layouts';
 import { checklist, isTested, testedPlaces, touchedParts } from './touched';
@@ -202,14 +202,15 @@ test.each([
   expect(jointAdvice(other, one)).toEqual({ alloy, flux });
 });
 
-describe('schools', () => {
+describe('ways of working', () => {
   test('each question has a default and at least one other', () => {
-    for (const { schools } of Object.values(SCHOOL_QUESTIONS)) expect(schools.length).toBeGreaterThan(1);
-    expect(Object.keys(SCHOOL_QUESTIONS)).toHaveLength(8);
+    for (const { schools: waysOfWorking } of Object.values(WAY_QUESTIONS))
+      expect(waysOfWorking.length).toBeGreaterThan(1);
+    expect(Object.keys(WAY_QUESTIONS)).toHaveLength(8);
   });
   test('the default until the visit names another, with its reason', () => {
-    expect(schoolUsed(entriesOf(), 'vacuum')).toMatchObject({
-      school: 'fiveHundredAndHold',
+    expect(wayUsed(entriesOf(), 'vacuum')).toMatchObject({
+      way: 'fiveHundredAndHold',
       isDefault: true,
     });
     const other = tool('readings', 'school', {
@@ -217,12 +218,12 @@ describe('schools', () => {
       school: 'shapeDecides',
       why: 'old wet oil',
     });
-    expect(schoolUsed(entriesOf(other), 'vacuum')).toEqual({
-      school: 'shapeDecides',
+    expect(wayUsed(entriesOf(other), 'vacuum')).toEqual({
+      way: 'shapeDecides',
       isDefault: false,
       why: 'old wet oil',
     });
-    expect(schoolUsed(entriesOf(other), 'drier').isDefault).toBe(true);
+    expect(wayUsed(entriesOf(other), 'drier').isDefault).toBe(true);
   });
 });
 

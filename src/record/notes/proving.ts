@@ -1,7 +1,7 @@
 /** Testing, evacuating, charging by the scale, and leaving it right. */
-import type { School, SchoolQuestion } from '../../core/visit/schools';
+import type { WayOfWorking, WayQuestion } from '../../core/visit/waysOfWorking';
 import { checkItemWords } from '../../words/leaks';
-import { QUESTION_WORDS, SCHOOL_WORDS } from '../../words/schools';
+import { QUESTION_WORDS, WAY_WORDS } from '../../words/waysOfWorking';
 import { RISE_EXPLANATIONS } from '../../core/visit/notes';
 import { choices } from '../../words/choice';
 import { RISE_WORDS, TEST_GAS_WORDS, VACUUM_END_WORDS } from '../../words/leaks';
@@ -124,7 +124,7 @@ export const school = noteRecord('school', {
       ask: null,
       say: (question, { entry }) => {
         const { school: used } = entry as { school?: unknown };
-        return `${QUESTION_WORDS[question as SchoolQuestion].title}: ${SCHOOL_WORDS[used as School]}`;
+        return `${QUESTION_WORDS[question as WayQuestion].title}: ${WAY_WORDS[used as WayOfWorking]}`;
       },
     },
     school: unsaid,

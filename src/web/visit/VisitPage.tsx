@@ -19,7 +19,7 @@ import { Clipboard, ClipboardButton } from './Clipboard';
 import { Cautions, Guards } from './panels/Guards';
 import { PhotoButton } from './photos/PhotoButton';
 import { FoldPair } from '../parts/Fold';
-import { SchoolPicks } from './panels/SchoolPick';
+import { WaysOfWorking } from './panels/WayOfWorkingPick';
 import { StepButton, Strip } from './Strip';
 import { WithStepBar } from './StepBar';
 import { STEP_SCREENS } from './steps/stepScreens';
@@ -94,7 +94,7 @@ function Laid() {
           <StepScreen key={`${step} ${String(day)}`} />
           <FoldPair>
             <Cautions />
-            <SchoolPicks />
+            <WaysOfWorking />
           </FoldPair>
           <Machines at="foot" />
         </WithStepBar>

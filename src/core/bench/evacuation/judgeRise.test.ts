@@ -1,4 +1,4 @@
-/** The word on a rise: curves written down by hand, the spikes of valves, gauges that lie, and the verdict by the school. */
+/** The word on a rise: curves written down by hand, the spikes of valves, gauges that lie, and the verdict by the goal. */
 import { describe, expect, test } from 'vitest';
 import { microns, refusalOf, valueOf } from '../../testkit/bench';
 import { rollOf } from '../../testkit/seeded';
@@ -154,7 +154,7 @@ test('typed to the next five microns, the unrest of a fine gauge is not asked fo
   expect(judged(coarse, { gauge: readTo(microns(5)) }).word).toBe('flat');
 });
 
-describe('verdict by the school', () => {
+describe('verdict by the goal', () => {
   const after = (curve: (s: number) => number, minutes: number) => judged(readings(curve, minutes, 10, 0.01));
   test('400 microns, flat for twelve minutes: pass', () => {
     expect(
@@ -183,12 +183,12 @@ describe('verdict by the school', () => {
       ).reasons,
     ).toContain('tooShort');
   });
-  test('flat at 1,200 fails one school and passes the other', () => {
+  test('flat at 1,200 fails one goal and passes the other', () => {
     const flat = after(() => 1200, 15);
     expect(evacuationVerdict(flat, FIVE_HUNDRED_AND_HOLD).reasons).toEqual(['startTooHigh', 'endTooHigh']);
     expect(evacuationVerdict(flat, SHAPE_DECIDES).outcome).toBe('pass');
   });
-  test('tight for the school, not for a machine in which less matters than could hide', () => {
+  test('tight for the goal, not for a machine in which less matters than could hide', () => {
     const flat = after(() => 400, 12);
     expect(evacuationVerdict(flat, FIVE_HUNDRED_AND_HOLD, flat.leakRate.high * 1.1).outcome).toBe('pass');
     expect(evacuationVerdict(flat, FIVE_HUNDRED_AND_HOLD, flat.leakRate.high * 0.9)).toEqual({

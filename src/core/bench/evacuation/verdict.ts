@@ -1,4 +1,4 @@
-/** The verdict on an evacuation, by the school of the visit: where it began, how long, where it ended, in what shape. */
+/** The verdict on an evacuation, by the goal of the visit: where it began, how long, where it ended, in what shape. */
 import { MICRON } from '../../quantity/units';
 import type { RiseJudged } from './judgeRise';
 
@@ -47,13 +47,13 @@ const SURE = 0.95;
 const EXCLUDED = 0.1;
 
 /**
- * Pass: all of the school's limits met, a leak excluded, and what could still hide is smaller than what matters (Pa/s; null
+ * Pass: all of the goal's limits met, a leak excluded, and what could still hide is smaller than what matters (Pa/s; null
  * where nobody said). A leak that is sure fails at once; limits missed fail; what is too short, or might still hide a leak, wants
  * more watching. A pump that still draws, or a gauge that stands, is no test at all.
  */
 export function evacuationVerdict(
   judged: RiseJudged,
-  school: VacuumGoal,
+  goal: VacuumGoal,
   matters: number | null = null,
 ): EvacuationVerdict {
   const first = judged.kept[0];
@@ -62,13 +62,13 @@ export function evacuationVerdict(
   if (judged.word === 'gauge' || judged.word === 'notIsolated')
     return { outcome: 'noTest', reasons: [judged.word] };
   const failed: EvacuationReason[] = [
-    ...(first.pressure > school.startAtMost ? (['startTooHigh'] as const) : []),
-    ...(last.pressure > school.endAtMost ? (['endTooHigh'] as const) : []),
+    ...(first.pressure > goal.startAtMost ? (['startTooHigh'] as const) : []),
+    ...(last.pressure > goal.endAtMost ? (['endTooHigh'] as const) : []),
     ...(judged.leak >= SURE ? (['leak'] as const) : []),
   ];
   if (failed.length > 0) return { outcome: 'fail', reasons: failed };
   const open: EvacuationReason[] = [
-    ...(last.at - first.at < school.minutes * 60 ? (['tooShort'] as const) : []),
+    ...(last.at - first.at < goal.minutes * 60 ? (['tooShort'] as const) : []),
     ...(judged.leak > EXCLUDED ? (['leakNotExcluded'] as const) : []),
     ...(matters !== null && judged.leakRate.high > matters ? (['notTightEnough'] as const) : []),
   ];

@@ -55,7 +55,7 @@ const SPECS = {
   },
   fullCharge: { label: 'Full charge', dimension: 'mass', optional: true },
 } as const;
-const CHOICES = { readings: '', time: 'min', unit: 'micron', school: 'fiveHundred' };
+const CHOICES = { readings: '', time: 'min', unit: 'micron', goal: 'fiveHundred' };
 type Form = BenchForm<keyof typeof SPECS, keyof typeof CHOICES>;
 
 /** A worker for every key would be one too many. */
@@ -116,8 +116,8 @@ export default function Evacuation() {
           <p className="mb-1 font-semibold">Way of working</p>
           <Choices
             label="Way of working"
-            value={form.choice.school}
-            onChange={(value) => form.choose('school', value)}
+            value={form.choice.goal}
+            onChange={(value) => form.choose('goal', value)}
             choices={[
               { value: 'fiveHundred', words: '500 microns, ten minutes, at most 1,000' },
               { value: 'shape', words: 'the shape decides, up to 1,500' },
@@ -146,7 +146,7 @@ function Judged({ form }: { form: Form }) {
 
 function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
   const { atmosphere } = useBench();
-  const { readings, time, unit, school } = form.choice;
+  const { readings, time, unit, goal } = form.choice;
   const { resolution, coldest, volume, working, fullCharge } = form.si;
   const { work, run, stop, clear } = useWork('rise');
   const circuits = useMemo(
@@ -196,7 +196,7 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
           kind="evacuation"
           fields={form.fields}
           choices={form.choice}
-          summary={(judged) => summaryOf(judged, school as VacuumGoalName, matters?.high ?? null)}
+          summary={(judged) => summaryOf(judged, goal as VacuumGoalName, matters?.high ?? null)}
           result={({ word, firm, leak, moisture, neededS, leakRate, floor, jumps }) => ({
             word,
             firm,
@@ -216,7 +216,7 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
           )}
         >
           {(judged) => (
-            <RiseWords judged={judged} school={school as VacuumGoalName} matters={matters?.high ?? null} />
+            <RiseWords judged={judged} goal={goal as VacuumGoalName} matters={matters?.high ?? null} />
           )}
         </KeptAnswer>
       )}
@@ -227,8 +227,8 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
   );
 }
 
-function summaryOf(judged: RiseJudged, school: VacuumGoalName, matters: number | null): string {
-  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school], matters);
+function summaryOf(judged: RiseJudged, goal: VacuumGoalName, matters: number | null): string {
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[goal], matters);
   const first = judged.kept[0]?.pressure ?? 0;
   const last = judged.kept.at(-1);
   const microns = (pascal: number) => `${String(Math.round(pascal / MICRON))} microns`;

@@ -41,15 +41,15 @@ const WITHOUT_CLIMB: readonly RiseWord[] = ['gauge', 'notIsolated'];
 
 export function RiseWords({
   judged,
-  school,
+  goal,
   matters,
 }: {
   judged: RiseJudged;
-  school: VacuumGoalName;
+  goal: VacuumGoalName;
   matters: number | null;
 }) {
   const { show } = useBench();
-  const verdict = evacuationVerdict(judged, VACUUM_GOALS[school], matters);
+  const verdict = evacuationVerdict(judged, VACUUM_GOALS[goal], matters);
   const { title, about } = RISE_SAID[judged.word];
   const { leakRate } = judged;
   const climbs = judged.leak >= 0.5;

@@ -1,7 +1,7 @@
 /** Words of the ways of working: the question, each answer, and why ours is the default. */
-import type { School, SchoolQuestion } from '../core/visit/schools';
+import type { WayOfWorking, WayQuestion } from '../core/visit/waysOfWorking';
 
-export const QUESTION_WORDS: Record<SchoolQuestion, { title: string; reason: string }> = {
+export const QUESTION_WORDS: Record<WayQuestion, { title: string; reason: string }> = {
   detection: {
     title: 'Which detection first',
     reason: 'Electronic to find, bubbles to confirm: fastest, and leaves nothing in the system.',
@@ -30,7 +30,7 @@ export const QUESTION_WORDS: Record<SchoolQuestion, { title: string; reason: str
   },
 };
 
-export const SCHOOL_WORDS: Record<School, string> = {
+export const WAY_WORDS: Record<WayOfWorking, string> = {
   electronicThenBubbles: 'electronic, then bubbles',
   bubblesOnly: 'bubbles only',
   nitrogenAndEars: 'nitrogen and ears, ultrasonic',

@@ -1,50 +1,48 @@
-/** Which school this visit uses where good technicians disagree: ours by default, another with its reason. */
+/** Which way of working this visit uses where good technicians disagree: ours by default, another with its reason. */
 import { useState } from 'react';
 import {
-  type School,
-  SCHOOL_QUESTIONS,
-  type SchoolQuestion,
+  type WayOfWorking,
+  WAY_QUESTIONS,
+  type WayQuestion,
   questionsAt,
-  schoolUsed,
-} from '../../../core/visit/schools';
+  wayUsed,
+} from '../../../core/visit/waysOfWorking';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { TextField } from '../../parts/Field';
 import { Fold } from '../../parts/Fold';
-import { QUESTION_WORDS, SCHOOL_WORDS } from '../../../words/schools';
+import { QUESTION_WORDS, WAY_WORDS } from '../../../words/waysOfWorking';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 
-export function SchoolPicks() {
+export function WaysOfWorking() {
   const { step, record } = useVisit();
   const questions = questionsAt(step);
   if (questions.length === 0) return null;
   return (
     <Fold
       title="Ways of working"
-      about={questions
-        .map((question) => SCHOOL_WORDS[schoolUsed(record.entries, question).school])
-        .join(' · ')}
+      about={questions.map((question) => WAY_WORDS[wayUsed(record.entries, question).way]).join(' · ')}
     >
       {questions.map((question) => (
-        <SchoolPick key={question} question={question} />
+        <WayOfWorkingPick key={question} question={question} />
       ))}
     </Fold>
   );
 }
 
-function SchoolPick({ question }: { question: SchoolQuestion }) {
+function WayOfWorkingPick({ question }: { question: WayQuestion }) {
   const { record, step, newEntry } = useVisit();
   const deed = useVisitWrite(`way ${question}`);
-  const used = schoolUsed(record.entries, question);
-  const schools: readonly School[] = SCHOOL_QUESTIONS[question].schools;
+  const used = wayUsed(record.entries, question);
+  const waysOfWorking: readonly WayOfWorking[] = WAY_QUESTIONS[question].waysOfWorking;
   const [picked, setPicked] = useState<string | null>(null);
   const [why, setWhy] = useState('');
   const [tried, setTried] = useState(false);
   const { title, reason } = QUESTION_WORDS[question];
-  const chosen = picked ?? used.school;
-  const needsWhy = chosen !== schools[0];
+  const chosen = picked ?? used.way;
+  const needsWhy = chosen !== waysOfWorking[0];
   const keep = async () => {
     setTried(true);
     if (needsWhy && why.trim() === '') return;
@@ -55,7 +53,7 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
       school: chosen,
       why: why.trim() || null,
     });
-    if (await deed.save([entry], `${title}: ${SCHOOL_WORDS[chosen as School]}.`)) {
+    if (await deed.save([entry], `${title}: ${WAY_WORDS[chosen as WayOfWorking]}.`)) {
       setPicked(null);
       setTried(false);
       setWhy('');
@@ -65,7 +63,7 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
     <details className="rule-b mb-2">
       <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-2">
         <span className="text-soft">{title}:</span>
-        <span className="font-semibold">{SCHOOL_WORDS[used.school]}</span>
+        <span className="font-semibold">{WAY_WORDS[used.way]}</span>
         {used.why && <span className="text-soft">({used.why})</span>}
         <span className="text-green underline underline-offset-4">change</span>
       </summary>
@@ -74,12 +72,12 @@ function SchoolPick({ question }: { question: SchoolQuestion }) {
         label={title}
         value={chosen}
         onChange={setPicked}
-        choices={schools.map((value, index) => ({
+        choices={waysOfWorking.map((value, index) => ({
           value,
-          words: `${SCHOOL_WORDS[value]}${index === 0 ? ' (ours)' : ''}`,
+          words: `${WAY_WORDS[value]}${index === 0 ? ' (ours)' : ''}`,
         }))}
       />
-      {picked !== null && picked !== used.school && (
+      {picked !== null && picked !== used.way && (
         <>
           {needsWhy && (
             <TextField
