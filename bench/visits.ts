@@ -97,19 +97,19 @@ function reading(): Promise<Comparison> {
   );
   const text = entries.map((entry) => JSON.stringify(entry));
   const standing = standingFromEntries(appliance, site, entries, dayOf(TODAY));
-  const living = standing.history.entries;
+  const effective = standing.history.entries;
   return compare(
     `reading a visit of ${String(NOTES)} notes: record, leaks, guards, search and its order, checklist`,
     'JSON.parse of them',
     {
       subject: () => {
-        const visit = visitRecord(living, 'v1');
-        const leaks = leakStories(living, standing.leaks);
+        const visit = visitRecord(effective, 'v1');
+        const leaks = leakStories(effective, standing.leaks);
         guardsOf({ step: 'handOver', standing, visit, leaks, map });
         const spots = spotsOf(visit.entries);
         searchState(map, spots);
-        searchOrder(map, pastLeaks(living), {}, signsOf(spots));
-        checklist(visit.entries, living);
+        searchOrder(map, pastLeaks(effective), {}, signsOf(spots));
+        checklist(visit.entries, effective);
       },
       baseline: () => {
         for (const each of text) JSON.parse(each);

@@ -42,18 +42,18 @@ function requestsOf(logbook: Logbook): PaperRequest[] {
   ];
 }
 
-/** Sum of living additions of a year in pounds, by what stands in the rows themselves. */
+/** Sum of effective additions of a year in pounds, by what stands in the rows themselves. */
 function addedIn(entries: readonly Row[], year: number): { pounds: number; unweighed: number } {
-  const dead = new Set<string>();
+  const superseded = new Set<string>();
   // A correction of a correction, or a void of a void, counts as the engine counts it: the last word stands.
   const superseding = entries.filter((row) => typeof row['supersedes'] === 'string');
-  for (const row of superseding) dead.add(row['supersedes'] as string);
-  const living = entries.filter(
-    (row) => !dead.has(row.id) && row.kind === 'refrigerantAdded' && row.on.startsWith(String(year)),
+  for (const row of superseding) superseded.add(row['supersedes'] as string);
+  const effective = entries.filter(
+    (row) => !superseded.has(row.id) && row.kind === 'refrigerantAdded' && row.on.startsWith(String(year)),
   );
   return {
-    pounds: living.reduce((sum, row) => sum + ((row['mass'] as { value: number } | null)?.value ?? 0), 0),
-    unweighed: living.filter((row) => row['mass'] == null).length,
+    pounds: effective.reduce((sum, row) => sum + ((row['mass'] as { value: number } | null)?.value ?? 0), 0),
+    unweighed: effective.filter((row) => row['mass'] == null).length,
   };
 }
 

@@ -106,7 +106,7 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
   };
 }
 
-/** What was dead before it could belong: an entry of this machine from the days of the case. */
+/** What was superseded before it could belong: an entry of this machine from the days of the case. */
 const tellsOf = (entry: Entry, { case: each }: CaseStanding, machine: string): boolean =>
   entry.applianceId === machine &&
   entry.kind !== 'void' &&

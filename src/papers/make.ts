@@ -2,7 +2,7 @@
 import type { PaperRequest } from '../contract/papers';
 import type { Entry } from '../core/logbook/entry';
 import { ownedIn, ownerOn } from '../core/logbook/ownership';
-import { deadIds } from '../core/logbook/order';
+import { supersededIds } from '../core/logbook/order';
 import type { PackId } from '../core/logbook/packNames';
 import { type Day, dayOf, dayText, newYearsDay } from '../core/quantity/day';
 import { loadSaturation } from '../core/refrigerant/tables';
@@ -221,13 +221,13 @@ async function yearly(request: PaperRequest, records: Records): Promise<Outcome>
   });
 }
 
-/** Living machines of a visit among entries. */
+/** Effective machines of a visit among entries. */
 export function machinesOfVisitIn(entries: readonly Entry[], visit: string): string[] {
-  const dead = deadIds(entries);
+  const superseded = supersededIds(entries);
   return [
     ...new Set(
       entries.flatMap((entry) =>
-        entry.visitId === visit && !dead.has(entry.id) ? (entry.applianceId ?? []) : [],
+        entry.visitId === visit && !superseded.has(entry.id) ? (entry.applianceId ?? []) : [],
       ),
     ),
   ];

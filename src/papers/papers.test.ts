@@ -198,7 +198,7 @@ describe('the other documents', () => {
     expect(text).toContain('20 Jun 2027');
   });
 
-  it('an entry that is something else, or dead, makes no paper', async () => {
+  it('an entry that is something else, or superseded, makes no paper', async () => {
     const facts = [...CASE, note('void', '2026-06-02', { supersedes: 'e0003', correctionReason: 'no leak' })];
     expect(await makePapers({ document: 'plan', entry: 'e0002' }, records(CASE))).toEqual({
       ok: false,

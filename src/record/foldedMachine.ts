@@ -1,7 +1,7 @@
 /** A machine with all that follows from its entries as of a day: what screens and papers are made from. */
 import type { Entry } from '../core/logbook/entry';
 import { leakLabels } from '../core/logbook/leakLabels';
-import { deadIds } from '../core/logbook/order';
+import { supersededIds } from '../core/logbook/order';
 import type { Appliance, Cylinder, Site, Space } from '../core/logbook/tables';
 import type { Day } from '../core/quantity/day';
 import type { MassSystem, MassUnit } from '../core/quantity/mass';
@@ -35,7 +35,7 @@ export interface FoldedMachine<Rows extends MachineRows = MachineRows> {
 
 /**
  * The standing of a machine as of a day, with drafts that are not saved yet, and without one entry (which stays
- * dead with all that it had killed).
+ * superseded with all that it had superseded).
  */
 export function standingWith(
   machine: Pick<MachineRows, 'appliance' | 'site' | 'entries'>,
@@ -46,7 +46,7 @@ export function standingWith(
 ): Standing {
   const bearing = [...machine.entries, ...drafts];
   const own = bearing.filter((entry) => entry.applianceId === machine.appliance.id && entry.id !== without);
-  return standingFromEntries(machine.appliance, machine.site, own, asOf, packs, deadIds(bearing));
+  return standingFromEntries(machine.appliance, machine.site, own, asOf, packs, supersededIds(bearing));
 }
 
 /** `cylinders`: those that its entries name, as far as they are known. */

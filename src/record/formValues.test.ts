@@ -1,7 +1,7 @@
 /** From what a form holds to the entry that it makes: facts stated in four ways, measures, instruments, and undoing. */
 import { describe, expect, test } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
-import { deadIds } from '../core/logbook/order';
+import { supersededIds } from '../core/logbook/order';
 import { dayOf } from '../core/quantity/day';
 import { standing } from '../core/testkit/facts';
 import { type Form, noteForm } from './forms';
@@ -133,13 +133,13 @@ describe('undoing', () => {
     expect(undoing(leak, [leak])).toMatchObject({ kind: 'void', supersedes: 'found' });
   });
 
-  test('a correction brings the earlier entry back, for what it killed would stay dead', () => {
+  test('a correction brings the earlier entry back, for what it superseded would stay superseded', () => {
     const back = undoing(corrected, [leak]);
     expect(back).toMatchObject({ kind: 'leakFound', leakId: 'k1', supersedes: 'corrected' });
     expect(back).not.toHaveProperty('seal');
     const all = [leak, corrected, back];
-    const dead = deadIds(all);
-    expect(all.filter((each) => !dead.has(each.id))).toEqual([back]);
+    const superseded = supersededIds(all);
+    expect(all.filter((each) => !superseded.has(each.id))).toEqual([back]);
   });
 
   test('a void is undone by writing what it killed again', () => {

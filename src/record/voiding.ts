@@ -15,7 +15,7 @@ export const voidOf = (entry: Entry, by: string, reason: string): Entry => ({
 const UNDONE = 'undone at once by its writer';
 
 /**
- * What undoes an entry. One that corrected another cannot just be voided, for what it killed would stay dead: the earlier
+ * What undoes an entry. One that corrected another cannot just be voided, for what it superseded would stay superseded: the earlier
  * one is written again in its place. `known`: the entries of the machine.
  */
 export function undoing(entry: Entry, known: readonly Entry[]): Entry {

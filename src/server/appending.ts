@@ -222,7 +222,7 @@ export class Appending {
     const sense = senseOf(entry, {
       today: this.judging.todayAt(site),
       cylinder: cylinders.get(('cylinderId' in entry ? entry.cylinderId : null) ?? '') ?? null,
-      targetIsDead: entry.supersedes != null && bears !== null && bears.isDead(entry.supersedes),
+      targetIsSuperseded: entry.supersedes != null && bears !== null && bears.isSuperseded(entry.supersedes),
       machine: readsRecord(entry) ? (await recordOf(id)).factsFor(entry) : null,
     });
     if (sense.errors.length > 0) {

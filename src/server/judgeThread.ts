@@ -22,8 +22,8 @@ export interface GivenMachine {
   site: string;
   /** a list of its entries */
   entries: string;
-  /** ids of its entries that are dead in the whole logbook */
-  dead: readonly string[];
+  /** ids of its entries that are superseded in the whole logbook */
+  superseded: readonly string[];
 }
 
 export type ToThread = { given: GivenMachine[] } | { given: null } | 'stored' | 'stop';

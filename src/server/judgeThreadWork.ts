@@ -41,9 +41,14 @@ async function hand(judged: Judged[]): Promise<void> {
   port?.postMessage({ judged } satisfies FromThread);
 }
 
-function judged(appliance: Appliance, site: Site, bearing: Entry[], dead?: ReadonlySet<string>): Judged {
+function judged(
+  appliance: Appliance,
+  site: Site,
+  bearing: Entry[],
+  superseded?: ReadonlySet<string>,
+): Judged {
   const today = clock.todayIn(site.timezone);
-  return judgedOf(foldBearing(appliance, site, bearing, today, task.packs, dead), site, task.under);
+  return judgedOf(foldBearing(appliance, site, bearing, today, task.packs, superseded), site, task.under);
 }
 
 async function judgeStale(stamps: readonly string[]): Promise<void> {
@@ -72,12 +77,12 @@ async function judgeGiven(): Promise<void> {
     const machines = given.splice(0, MACHINES_OF_A_LOT);
     if (machines.length > 0)
       await hand(
-        machines.map(({ appliance, site, entries, dead }) =>
+        machines.map(({ appliance, site, entries, superseded }) =>
           judged(
             JSON.parse(appliance) as Appliance,
             JSON.parse(site) as Site,
             JSON.parse(entries) as Entry[],
-            new Set(dead),
+            new Set(superseded),
           ),
         ),
       );

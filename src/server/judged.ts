@@ -1,7 +1,7 @@
 /** What is kept of a machine's standing: what lists are sorted by and show, its duties, and the whole. Folds; reads and writes nothing. */
 import { createHash } from 'node:crypto';
 import type { Entry } from '../core/logbook/entry';
-import { deadIds } from '../core/logbook/order';
+import { supersededIds } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
 import { type LeakingMachine, type NoForecast, leakingMachine } from '../core/judge/leakingMachine';
 import { type Day, dayText } from '../core/quantity/day';
@@ -78,10 +78,10 @@ export function foldBearing(
   bearing: readonly Entry[],
   today: Day,
   packs: Packs,
-  dead: ReadonlySet<string> = deadIds(bearing),
+  superseded: ReadonlySet<string> = supersededIds(bearing),
 ): Standing {
   const own = bearing.filter((entry) => entry.applianceId === appliance.id);
-  return standingFromEntries(appliance, site, own, today, packs, dead);
+  return standingFromEntries(appliance, site, own, today, packs, superseded);
 }
 
 function dutiesOf(standing: Standing): ListedDuty[] {

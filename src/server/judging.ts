@@ -68,14 +68,14 @@ export class Judging {
     return timezone === '' || under !== (await this.under()) || day !== dayText(this.clock.todayIn(timezone));
   }
 
-  /** The standing of a machine today at its site, from the entries that bear on it; `dead`: see `foldHistory`. */
+  /** The standing of a machine today at its site, from the entries that bear on it; `superseded`: see `foldHistory`. */
   async standingOf(
     appliance: Appliance,
     site: Site,
     bearing: readonly Entry[],
-    dead?: ReadonlySet<string>,
+    superseded?: ReadonlySet<string>,
   ): Promise<Standing> {
-    return foldBearing(appliance, site, bearing, this.todayAt(site), await this.currentPacks(), dead);
+    return foldBearing(appliance, site, bearing, this.todayAt(site), await this.currentPacks(), superseded);
   }
 
   /** Whether what is kept of a machine is of today. */

@@ -5,7 +5,7 @@ import { ROW_TABLES, figureId, isRowTable } from '../contract/rows';
 import type { ExportScope } from '../contract/exports';
 import type { Entry } from '../core/logbook/entry';
 import { FORMAT, FORMAT_VERSION, type Logbook } from '../core/logbook/logbook';
-import { deadIds, entriesByMachine } from '../core/logbook/order';
+import { supersededIds, entriesByMachine } from '../core/logbook/order';
 import type { Owner, Revision } from '../core/logbook/tables';
 import { packsWith } from '../core/rules/amend';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
@@ -163,7 +163,7 @@ export async function loadLogbook(
 
 /** The machines of a logbook with their entries, in lots for the judging thread. */
 function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
-  const dead = deadIds(logbook.entries);
+  const superseded = supersededIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, JSON.stringify(site)]));
   const entries = entriesByMachine(logbook.entries);
   // A machine that was taken back with its import stands in no list.
@@ -175,7 +175,7 @@ function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
         appliance: JSON.stringify(appliance),
         site: sites.get(appliance.siteId) ?? '',
         entries: JSON.stringify(own),
-        dead: own.flatMap(({ id }) => (dead.has(id) ? [id] : [])),
+        superseded: own.flatMap(({ id }) => (superseded.has(id) ? [id] : [])),
       };
     });
 }

@@ -1,7 +1,7 @@
 /** Logs: gas that went in and came out. */
 import type { Entry } from '../core/logbook/entry';
 import { leakLabels } from '../core/logbook/leakLabels';
-import { livingOf } from '../core/logbook/order';
+import { effectiveOf } from '../core/logbook/order';
 import type { Appliance } from '../core/logbook/tables';
 import { choices } from '../words/choice';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
@@ -112,7 +112,7 @@ function checkGas(reading: RowReading, machine: Appliance | null, { lookups }: I
   if (machine === null || machine.refrigerant === null) return;
   const held = [
     machine.refrigerant,
-    ...livingOf(lookups.known.entriesOf(machine.id), machine.id).flatMap((entry) =>
+    ...effectiveOf(lookups.known.entriesOf(machine.id), machine.id).flatMap((entry) =>
       entry.kind === 'retrofitted' ? entry.toRefrigerant : [],
     ),
   ];

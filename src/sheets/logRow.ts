@@ -1,6 +1,6 @@
 /** What every log has: a machine, a day, a person; and how a row that the logbook has already is recognised, however often it comes. */
 import type { Entry } from '../core/logbook/entry';
-import { livingOf } from '../core/logbook/order';
+import { effectiveOf } from '../core/logbook/order';
 import type { Appliance, Cylinder, Person } from '../core/logbook/tables';
 import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
@@ -133,7 +133,7 @@ function knownFactsOf(machine: string, { lookups, knownFacts }: Intake): Readonl
   const before = knownFacts.get(machine);
   if (before) return before;
   const counts = new Map<string, number>();
-  for (const each of livingOf(lookups.known.entriesOf(machine), machine)) {
+  for (const each of effectiveOf(lookups.known.entriesOf(machine), machine)) {
     const fact = factOf(each);
     counts.set(fact, (counts.get(fact) ?? 0) + 1);
   }

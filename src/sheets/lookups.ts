@@ -12,7 +12,7 @@ export interface KnownRows {
   people: readonly Person[];
   appliances: readonly Appliance[];
   cylinders: readonly Cylinder[];
-  /** every entry of a machine, dead ones too, and those elsewhere that correct one of them */
+  /** every entry of a machine, superseded ones too, and those elsewhere that correct one of them */
   entriesOf: (applianceId: string) => readonly Entry[];
   /** whether an entry with this id is there already */
   hasEntry: (id: string) => boolean;

@@ -2,7 +2,7 @@
  * Lists of machines, with their full charge. What is there already is recognised by its serial number or tag, then by its name
  * at its site; two rows of one machine are never merged.
  */
-import { livingOf } from '../core/logbook/order';
+import { effectiveOf } from '../core/logbook/order';
 import type { Entry } from '../core/logbook/entry';
 import { CATEGORIES, DETECTIONS } from '../core/logbook/fields';
 import { APPLIANCE_KINDS, type Appliance, type Site } from '../core/logbook/tables';
@@ -224,7 +224,7 @@ function chargeEntry(reading: RowReading, appliance: Appliance, intake: Intake, 
     );
   const said = methodSaid(reading.said('fullChargeMethod'));
   if (isKnown) {
-    const there = livingOf(lookups.known.entriesOf(appliance.id), appliance.id).flatMap((entry) =>
+    const there = effectiveOf(lookups.known.entriesOf(appliance.id), appliance.id).flatMap((entry) =>
       entry.kind === 'fullChargeSet' && entry.mass ? [exactGrams(entry.mass)] : [],
     );
     if (there.includes(exactGrams(mass))) return null;

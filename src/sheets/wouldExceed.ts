@@ -1,6 +1,6 @@
 /** What would follow from what comes in: machines that it brings above a limit. */
 import type { Entry } from '../core/logbook/entry';
-import { entriesByMachine, livingOf } from '../core/logbook/order';
+import { entriesByMachine, effectiveOf } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
 import { dayText } from '../core/quantity/day';
 import { type Bound, type JudgedRate, judgedRate } from '../core/rules/judgedRate';
@@ -39,8 +39,8 @@ export function wouldExceed(
     const site = machine && sites.get(machine.siteId);
     if (!machine || !site) continue;
     const exceedingOf = (bearing: readonly Entry[]): JudgedRate[] => {
-      const living = livingOf(bearing, id);
-      const standing = standingFromEntries(machine, site, living, known.todayAt(site.timezone), packs);
+      const effective = effectiveOf(bearing, id);
+      const standing = standingFromEntries(machine, site, effective, known.todayAt(site.timezone), packs);
       return standing.additions
         .map((rate) => judgedRate(rate, standing.ledger))
         .filter(({ exceeds, limit }) => exceeds === true && limit !== null);

@@ -1,11 +1,11 @@
 /**
- * One machine's history: its living entries up to a day, in order, sorted into what each part of the rules
+ * One machine's history: its effective entries up to a day, in order, sorted into what each part of the rules
  * reads. The fold from entries to history makes no judgement; that is the rules' work.
  */
 import { type Day, dayOf } from '../quantity/day';
 import { type ExactGrams, exactGrams } from '../quantity/mass';
 import type { Entry, EntryKind, EntryOf } from './entry';
-import { type DatedEntry, deadIds, inOrder } from './order';
+import { type DatedEntry, supersededIds, inOrder } from './order';
 import type { Appliance } from './tables';
 
 export interface Dated<Kind extends EntryKind> {
@@ -79,16 +79,16 @@ export function fullChargeOf(entry: EntryOf<'fullChargeSet'>): ExactGrams {
 }
 
 /**
- * Folds a machine's entries. `entries` are those of this machine, any order, dead ones too; `dead` names the
- * dead ones of the whole logbook (a correction may have moved an entry here from another machine).
+ * Folds a machine's entries. `entries` are those of this machine, any order, superseded ones too; `superseded` names the
+ * superseded ones of the whole logbook (a correction may have moved an entry here from another machine).
  */
 export function foldHistory(
   appliance: Appliance,
   entries: readonly Entry[],
   asOf: Day,
-  dead: ReadonlySet<string> = deadIds(entries),
+  superseded: ReadonlySet<string> = supersededIds(entries),
 ): MachineHistory {
-  const ordered = inOrder(entries, asOf, dead);
+  const ordered = inOrder(entries, asOf, superseded);
   const fullCharges: MachineHistory['fullCharges'][number][] = [];
   const recordChanges: MachineHistory['recordChanges'][number][] = [];
   const gas: GasEntry[] = [];

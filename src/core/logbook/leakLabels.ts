@@ -18,7 +18,7 @@ const saidLabel = (entry: Entry): string | null =>
     : null;
 
 /**
- * Labels by leak id. `entries`: all of the machine in any order, dead ones too, since a withdrawn leak keeps its label.
+ * Labels by leak id. `entries`: all of the machine in any order, superseded ones too, since a withdrawn leak keeps its label.
  */
 export function leakLabels(entries: readonly Entry[]): LeakLabels {
   const said = new Map<string, string | null>();

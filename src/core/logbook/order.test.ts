@@ -2,7 +2,7 @@
 import { describe, expect, test } from 'vitest';
 import { dayOf } from '../quantity/day';
 import type { Entry } from './entry';
-import { bearingByMachine, deadIds, inOrder, livingOf } from './order';
+import { bearingByMachine, supersededIds, inOrder, effectiveOf } from './order';
 
 const entry = (id: string, applianceId: string | null, rest: object = {}): Entry =>
   ({ id, kind: 'leakFound', on: '2026-05-01', by: 'p', applianceId, leakId: 'k1', ...rest }) as Entry;
@@ -10,16 +10,16 @@ const voidOf = (id: string, supersedes: string, applianceId: string | null = nul
   ({ id, kind: 'void', on: '2026-05-02', by: 'p', applianceId, supersedes, correctionReason: 'no' }) as Entry;
 const ids = (entries: readonly Entry[] | undefined) => (entries ?? []).map(({ id }) => id);
 
-describe('what is dead', () => {
-  test('a target is dead whatever became of its correction, and of rivals the greatest id lives', () => {
+describe('what is superseded', () => {
+  test('a target is superseded whatever became of its correction, and of rivals the greatest id lives', () => {
     const entries = [
       entry('a', 'm'),
       entry('b', 'm', { supersedes: 'a' }),
       entry('c', 'm', { supersedes: 'a' }),
       voidOf('d', 'c', 'm'),
     ];
-    // b lost against c, c was voided, and a stays dead: nothing is left.
-    expect([...deadIds(entries)].sort()).toEqual(['a', 'b', 'c']);
+    // b lost against c, c was voided, and a stays superseded: nothing is left.
+    expect([...supersededIds(entries)].sort()).toEqual(['a', 'b', 'c']);
     expect(inOrder(entries, dayOf('2026-12-31'))).toEqual([]);
   });
 
@@ -29,7 +29,7 @@ describe('what is dead', () => {
       [entry('a', 'm'), b, c],
       [entry('a', 'm'), c, b],
     ])
-      expect(ids(livingOf(entries, 'm'))).toEqual(['c']);
+      expect(ids(effectiveOf(entries, 'm'))).toEqual(['c']);
   });
 });
 
@@ -73,9 +73,9 @@ describe('what bears on a machine', () => {
     expect(ids(bearing.get('n'))).toEqual(['moved', 'other', 'rival']);
   });
 
-  test('living are its own that nobody corrected, wherever the correction stands', () => {
+  test('effective are its own that nobody corrected, wherever the correction stands', () => {
     const bearing = bearingByMachine(entries);
-    expect(ids(livingOf(bearing.get('m') ?? [], 'm'))).toEqual(['rival']);
-    expect(ids(livingOf(bearing.get('n') ?? [], 'n'))).toEqual(['other']);
+    expect(ids(effectiveOf(bearing.get('m') ?? [], 'm'))).toEqual(['rival']);
+    expect(ids(effectiveOf(bearing.get('n') ?? [], 'n'))).toEqual(['other']);
   });
 });

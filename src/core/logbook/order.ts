@@ -1,5 +1,5 @@
 /**
- * Which entries count, and in which order. An entry that another names in `supersedes` is dead, whatever
+ * Which entries count, and in which order. An entry that another names in `supersedes` is superseded, whatever
  * became of the other; where several name the same one, the greatest id lives. What counts is ordered by day
  * at the site, then instant (entries without one first), then id by code unit.
  */
@@ -13,22 +13,22 @@ export interface DatedEntry {
   entry: Entry;
 }
 
-/** The ids of all dead entries among these. */
-export function deadIds(entries: readonly Pick<Entry, 'id' | 'supersedes'>[]): Set<string> {
-  const dead = new Set<string>();
+/** The ids of all superseded entries among these. */
+export function supersededIds(entries: readonly Pick<Entry, 'id' | 'supersedes'>[]): Set<string> {
+  const superseded = new Set<string>();
   const heir = new Map<string, string>();
   for (const entry of entries) {
     const target = entry.supersedes;
     if (target == null) continue;
-    dead.add(target);
+    superseded.add(target);
     const rival = heir.get(target);
     if (rival === undefined) heir.set(target, entry.id);
     else {
-      dead.add(rival < entry.id ? rival : entry.id);
+      superseded.add(rival < entry.id ? rival : entry.id);
       if (rival < entry.id) heir.set(target, entry.id);
     }
   }
-  return dead;
+  return superseded;
 }
 
 /** Entries by the id of their machine; those of no machine are left out. */
@@ -63,22 +63,22 @@ export function bearingByMachine(entries: readonly Entry[]): Map<string, Entry[]
 }
 
 /** What stands of one machine among the entries that bear on it. */
-export function livingOf(bearing: readonly Entry[], applianceId: string): Entry[] {
-  const dead = deadIds(bearing);
+export function effectiveOf(bearing: readonly Entry[], applianceId: string): Entry[] {
+  const superseded = supersededIds(bearing);
   return bearing.filter(
-    (entry) => entry.applianceId === applianceId && entry.kind !== 'void' && !dead.has(entry.id),
+    (entry) => entry.applianceId === applianceId && entry.kind !== 'void' && !superseded.has(entry.id),
   );
 }
 
-/** Living entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
+/** Effective entries of day `asOf` or before, in order. Corrections may cross machines, so give all entries. */
 export function inOrder(
   entries: readonly Entry[],
   asOf: Day,
-  dead: ReadonlySet<string> = deadIds(entries),
+  superseded: ReadonlySet<string> = supersededIds(entries),
 ): DatedEntry[] {
   const dated: DatedEntry[] = [];
   for (const entry of entries) {
-    if (entry.kind === 'void' || (dead.size > 0 && dead.has(entry.id))) continue;
+    if (entry.kind === 'void' || (superseded.size > 0 && superseded.has(entry.id))) continue;
     const day = dayOf(entry.on);
     if (day <= asOf) dated.push({ day, entry: asNamedToday(entry) });
   }

@@ -54,8 +54,8 @@ export interface SenseContext {
   today: Day;
   /** the bottle that the entry names, if known */
   cylinder: Cylinder | null;
-  /** whether the entry that is superseded is dead already */
-  targetIsDead: boolean;
+  /** whether the entry that is superseded is superseded already */
+  targetIsSuperseded: boolean;
   /** null only for entries of which `readsRecord` says that they need none */
   machine: MachineFacts | null;
 }
@@ -69,7 +69,7 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
   const warnings: SenseWarning[] = [];
   const day = dayOf(entry.on);
   if (day > context.today) errors.push({ code: 'futureDate', field: 'on', today: context.today });
-  if (entry.supersedes != null && context.targetIsDead)
+  if (entry.supersedes != null && context.targetIsSuperseded)
     errors.push({ code: 'supersedesDead', field: 'supersedes' });
   const tooMuch = (field: 'mass' | 'high', mass: ExactGrams) => {
     if (mass > MOST_ANY_MACHINE_HOLDS) {

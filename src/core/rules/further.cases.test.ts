@@ -695,7 +695,7 @@ describe('corrections', () => {
     expect(documentOf(facts, '2026-07-01').additions).toHaveLength(1);
   });
 
-  it('what a dead entry had killed stays dead, and of two corrections the greater id lives', () => {
+  it('what a superseded entry had superseded stays superseded, and of two corrections the greater id lives', () => {
     const first = { ...topOff('2026-06-01', 10), id: 'a1' } as Fact;
     const second = correct('a2', topOff('2026-06-01', 20), { supersedes: 'a1' });
     const rival = correct('a3', topOff('2026-06-01', 30), { supersedes: 'a1' });

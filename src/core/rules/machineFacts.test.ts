@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import type { Entry } from '../logbook/entry';
-import { deadIds } from '../logbook/order';
+import { supersededIds } from '../logbook/order';
 import { readsRecord } from '../logbook/sense';
 import { dayOf } from '../quantity/day';
 import { logbookOf, readableOf, scene } from '../testkit/randomLogbooks';
@@ -35,7 +35,7 @@ test('the same, entry by entry, corrections among them', () => {
               before.filter(({ id, applianceId }) => applianceId === 'a' && id !== entry.supersedes),
               TODAY,
               SHIPPED_PACKS,
-              deadIds(before),
+              supersededIds(before),
             ),
           );
           const facts = record.factsFor(entry);
@@ -48,7 +48,7 @@ test('the same, entry by entry, corrections among them', () => {
           expect(facts.history.retiredOn).toBe(anew.history.retiredOn);
         }
         if (entry.supersedes != null)
-          expect(record.isDead(entry.supersedes)).toBe(deadIds(before).has(entry.supersedes));
+          expect(record.isSuperseded(entry.supersedes)).toBe(supersededIds(before).has(entry.supersedes));
         record.take(entry);
       });
     }),

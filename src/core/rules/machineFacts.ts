@@ -1,7 +1,7 @@
 /** What the sense check of an entry asks of its machine, read off its record without the entry that it replaces. */
 import { type MachineHistory, foldHistory, isReadByLaw } from '../logbook/history';
 import type { Entry } from '../logbook/entry';
-import { deadIds } from '../logbook/order';
+import { supersededIds } from '../logbook/order';
 import type { MachineFacts } from '../logbook/sense';
 import type { Appliance, Site } from '../logbook/tables';
 import { type Day, dayOf } from '../quantity/day';
@@ -26,7 +26,7 @@ export const machineFacts = (entry: Entry, { history, force }: Standing): Machin
 /** The record of a machine while entries are checked one after the other: each finds those before it written already. */
 export class GrowingRecord {
   private readonly entries: Entry[];
-  private dead: ReadonlySet<string>;
+  private superseded: ReadonlySet<string>;
   /** null: to be folded anew */
   private folded: { history: MachineHistory; force: InForce } | null = null;
 
@@ -38,10 +38,10 @@ export class GrowingRecord {
     private readonly packs: Packs,
   ) {
     this.entries = [...bearing];
-    this.dead = deadIds(this.entries);
+    this.superseded = supersededIds(this.entries);
   }
 
-  isDead = (id: string): boolean => this.dead.has(id);
+  isSuperseded = (id: string): boolean => this.superseded.has(id);
 
   /** The facts that an entry is held against. */
   factsFor(entry: Entry): MachineFacts {
@@ -63,7 +63,7 @@ export class GrowingRecord {
   /** Goes on as if the entry were written. */
   take(entry: Entry): void {
     this.entries.push(entry);
-    if (entry.supersedes != null) this.dead = deadIds(this.entries);
+    if (entry.supersedes != null) this.superseded = supersededIds(this.entries);
     if (isReadByLaw(entry.kind) || entry.supersedes != null) this.folded = null;
   }
 
@@ -75,7 +75,7 @@ export class GrowingRecord {
   private foldOf(entries: readonly Entry[]): { history: MachineHistory; force: InForce } {
     const { appliance, site } = this.machine;
     const own = entries.filter(({ applianceId }) => applianceId === appliance.id);
-    const history = foldHistory(appliance, own, this.asOf, this.dead);
+    const history = foldHistory(appliance, own, this.asOf, this.superseded);
     return { history, force: inForce(history, site, this.packs) };
   }
 }

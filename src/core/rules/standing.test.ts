@@ -133,7 +133,7 @@ describe('the sense of an entry', () => {
     return senseOf(made, {
       today: dayOf('2026-11-23'),
       cylinder,
-      targetIsDead: false,
+      targetIsSuperseded: false,
       machine: machineFacts(made, standing(facts, '2026-11-23', rest.scene)),
     });
   };

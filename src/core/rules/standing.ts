@@ -114,14 +114,14 @@ function notesOf(
   return NOTE_CODES.filter((code) => held[code]);
 }
 
-/** Folds a machine's entries and judges them, in one step. `dead`: see `foldHistory`. */
+/** Folds a machine's entries and judges them, in one step. `superseded`: see `foldHistory`. */
 export function standingFromEntries(
   appliance: Appliance,
   site: Site,
   entries: readonly Entry[],
   asOf: Day,
   packs: Packs = SHIPPED_PACKS,
-  dead?: ReadonlySet<string>,
+  superseded?: ReadonlySet<string>,
 ): Standing {
-  return standingOf(foldHistory(appliance, entries, asOf, dead), site, packs);
+  return standingOf(foldHistory(appliance, entries, asOf, superseded), site, packs);
 }

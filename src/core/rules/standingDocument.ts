@@ -1,7 +1,7 @@
 /** The document that `compute` prints and the server stores: a standing in plain figures, no key left out. */
 import { type Day, dayText } from '../quantity/day';
 import { grams } from '../quantity/mass';
-import { deadIds, entriesByMachine } from '../logbook/order';
+import { supersededIds, entriesByMachine } from '../logbook/order';
 import { foldHistory } from '../logbook/history';
 import type { Logbook } from '../logbook/logbook';
 import { PERCENT_SCALE } from './leakRate';
@@ -65,7 +65,7 @@ export function standingDocument(standing: Standing) {
 
 /** The standing of every appliance of a logbook, in the order of the file. */
 export function logbookStandings(logbook: Logbook, asOf: Day, packs: Packs = SHIPPED_PACKS) {
-  const dead = deadIds(logbook.entries);
+  const superseded = supersededIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, site]));
   const entriesOf = entriesByMachine(logbook.entries);
   return {
@@ -73,7 +73,7 @@ export function logbookStandings(logbook: Logbook, asOf: Day, packs: Packs = SHI
     appliances: logbook.appliances.map((appliance) => {
       const site = sites.get(appliance.siteId);
       if (!site) throw new Error(`No site ${appliance.siteId}: read logbooks with readLogbook().`);
-      const history = foldHistory(appliance, entriesOf.get(appliance.id) ?? [], asOf, dead);
+      const history = foldHistory(appliance, entriesOf.get(appliance.id) ?? [], asOf, superseded);
       return standingDocument(standingOf(history, site, packs));
     }),
   };

@@ -21,7 +21,7 @@ export interface GasOfVisit {
 
 const releaseResult = z.object({ result: z.object({ mass: z.number() }) });
 
-/** `entries`: living ones of the visit. A weight that nobody took is never a figure. */
+/** `entries`: effective ones of the visit. A weight that nobody took is never a figure. */
 export function gasOfVisit(entries: readonly DatedEntry[]): GasOfVisit {
   const sumOf = (kind: 'refrigerantAdded' | 'refrigerantRecovered'): GasSum => {
     let weighed = 0n;

@@ -76,7 +76,7 @@ const saidOnSuspicion = (entry: Entry): boolean => 'onSuspicion' in entry && ent
 const placeOf = (entry: Extract<Entry, { kind: 'leakFound' }>): string =>
   [entry.component, entry.location].filter(Boolean).join(', ');
 
-/** Leaks in the order in which they came up. `entries` are the machine's living ones, in order. */
+/** Leaks in the order in which they came up. `entries` are the machine's effective ones, in order. */
 export function leakStories(
   entries: readonly DatedEntry[],
   leaks: LeakAccount,

@@ -204,7 +204,7 @@ test.each([
 
 describe('ways of working', () => {
   test('each question has a default and at least one other', () => {
-    for (const { schools: waysOfWorking } of Object.values(WAY_QUESTIONS))
+    for (const { waysOfWorking } of Object.values(WAY_QUESTIONS))
       expect(waysOfWorking.length).toBeGreaterThan(1);
     expect(Object.keys(WAY_QUESTIONS)).toHaveLength(8);
   });

@@ -1,5 +1,5 @@
 /**
- * One visit to one machine, as its living entries tell it. A visit has no record of its own: it is the entries that carry
+ * One visit to one machine, as its effective entries tell it. A visit has no record of its own: it is the entries that carry
  * its id, so nothing waits to be saved and any device that reads the logbook can go on with it.
  */
 import type { Entry } from '../logbook/entry';
@@ -34,7 +34,7 @@ export interface VisitRecord {
   handedOver: boolean;
 }
 
-/** `entries` are the living ones of the machine, in order. */
+/** `entries` are the effective ones of the machine, in order. */
 export function visitRecord(entries: readonly DatedEntry[], visitId: string): VisitRecord {
   const own = entries.filter(({ entry }) => entry.visitId === visitId);
   return {

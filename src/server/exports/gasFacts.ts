@@ -21,20 +21,27 @@ export interface Folding {
   site: Site;
   /** all entries of the machine, whatever part is taken out: a rate hangs on those before */
   entries: readonly Entry[];
-  dead: ReadonlySet<string>;
+  superseded: ReadonlySet<string>;
   today: Day;
   packs: Packs;
 }
 
 /** Of a machine, by the day as text: only days on which gas moved. */
-export function gasFacts({ appliance, site, entries, dead, today, packs }: Folding): Map<string, GasFacts> {
+export function gasFacts({
+  appliance,
+  site,
+  entries,
+  superseded,
+  today,
+  packs,
+}: Folding): Map<string, GasFacts> {
   const { history, force, additions, ledger } = standingFromEntries(
     appliance,
     site,
     entries,
     today,
     packs,
-    dead,
+    superseded,
   );
   const rates = new Map(additions.map((each) => [each.gasDay.day, judgedRate(each, ledger)]));
   const facts = new Map<string, GasFacts>();

@@ -1,8 +1,8 @@
-/** What tables are made from: the rows of a part of the logbook by their ids, and its living entries. */
+/** What tables are made from: the rows of a part of the logbook by their ids, and its effective entries. */
 import type { ExportScope } from '../../contract/exports';
 import type { Entry } from '../../core/logbook/entry';
 import { leakLabels } from '../../core/logbook/leakLabels';
-import { deadIds, entriesByMachine } from '../../core/logbook/order';
+import { supersededIds, entriesByMachine } from '../../core/logbook/order';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../../core/logbook/tables';
 import type { Names } from '../../words/names';
 import { packsWith } from '../../core/rules/amend';
@@ -21,7 +21,7 @@ export interface Read {
   people: Map<string, Person>;
   machines: Map<string, Appliance>;
   cylinders: Map<string, Cylinder>;
-  /** living ones, in the order in which they were accepted */
+  /** effective ones, in the order in which they were accepted */
   entries: Entry[];
   /** what stands beside gas that moved at a machine on a day */
   gasFactsOn: (entry: Entry) => GasFacts | null;
@@ -53,7 +53,7 @@ export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Pro
   }
   const cylinders = await rows<Cylinder>('cylinders', scope.cylinder);
   const bottles = new Map([...cylinders.values()].map(({ id, serial }) => [id, serial]));
-  const dead = deadIds(entries);
+  const superseded = supersededIds(entries);
   const sites = await rows<Site>('sites', scope.site);
   const machines = await rows<Appliance>('appliances', scope.appliance);
   return {
@@ -64,7 +64,7 @@ export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Pro
     machines,
     cylinders,
     gasFactsOn: factsOf(all, machines, sites, today, packsWith(SHIPPED_PACKS, await store.amendments())),
-    entries: entries.filter(({ id, kind }) => !dead.has(id) && kind !== 'void'),
+    entries: entries.filter(({ id, kind }) => !superseded.has(id) && kind !== 'void'),
     names: new Map(
       [...entriesByMachine(entries)].map(([id, own]) => [
         id,
@@ -83,7 +83,7 @@ function factsOf(
   packs: Packs,
 ): Read['gasFactsOn'] {
   // Most tables tell no gas: nothing is sorted for them.
-  let sorted: { dead: ReadonlySet<string>; byMachine: ReadonlyMap<string, Entry[]> } | null = null;
+  let sorted: { superseded: ReadonlySet<string>; byMachine: ReadonlyMap<string, Entry[]> } | null = null;
   const found = new Map<string, ReadonlyMap<string, GasFacts>>();
   return ({ applianceId, on }) => {
     const appliance = machines.get(applianceId ?? '');
@@ -91,9 +91,16 @@ function factsOf(
     if (!appliance || !site) return null;
     let facts = found.get(appliance.id);
     if (!facts) {
-      sorted ??= { dead: deadIds(all), byMachine: entriesByMachine(all) };
+      sorted ??= { superseded: supersededIds(all), byMachine: entriesByMachine(all) };
       const entries = sorted.byMachine.get(appliance.id) ?? [];
-      facts = gasFacts({ appliance, site, entries, dead: sorted.dead, today: today(site), packs });
+      facts = gasFacts({
+        appliance,
+        site,
+        entries,
+        superseded: sorted.superseded,
+        today: today(site),
+        packs,
+      });
       found.set(appliance.id, facts);
     }
     return facts.get(on) ?? null;

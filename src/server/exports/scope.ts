@@ -1,7 +1,7 @@
 /** Which part of the logbook is taken out: of a site, of an owner, of a period, or all; whole enough to be read again. */
 import { sql } from 'drizzle-orm';
 import type { ExportScope } from '../../contract/exports';
-import { deadIds } from '../../core/logbook/order';
+import { supersededIds } from '../../core/logbook/order';
 import { ownerOn } from '../../core/logbook/ownership';
 import type { Appliance, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
 import type { Day } from '../../core/quantity/day';
@@ -154,13 +154,15 @@ interface EntryRow {
   day: string;
 }
 
-/** What is dead in the whole never comes to life because its correction lies outside the part. */
+/** What is superseded in the whole never comes to life because its correction lies outside the part. */
 function dropRevived(ids: Set<string>, rows: readonly EntryRow[]): void {
-  const dead = deadIds(rows);
+  const superseded = supersededIds(rows);
   for (;;) {
     const inside = rows.filter(({ id }) => ids.has(id));
-    const deadInside = deadIds(inside.filter(({ supersedes }) => supersedes === null || ids.has(supersedes)));
-    const revived = inside.filter(({ id }) => dead.has(id) && !deadInside.has(id));
+    const supersededInside = supersededIds(
+      inside.filter(({ supersedes }) => supersedes === null || ids.has(supersedes)),
+    );
+    const revived = inside.filter(({ id }) => superseded.has(id) && !supersededInside.has(id));
     if (revived.length === 0) return;
     for (const { id } of revived) ids.delete(id);
   }

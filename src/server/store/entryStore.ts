@@ -178,7 +178,7 @@ export class EntryStore extends SealedStore {
   private alive = () =>
     sql`not exists (select 1 from ${t.entries} as later where later.supersedes = ${t.entries.id})`;
 
-  /** Living entries of gas into or out of these bottles. */
+  /** Effective entries of gas into or out of these bottles. */
   async gasOfBottles(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
     const rows = await this.db

@@ -184,7 +184,7 @@ export const leakTallies = sqliteTable(
   (table) => [primaryKey({ columns: [table.kind, table.type] })],
 );
 
-/** A visit to one machine, from its living entries. */
+/** A visit to one machine, from its effective entries. */
 export const visits = sqliteTable(
   'visits',
   {

@@ -1,6 +1,6 @@
 /** What an entry would mean, before it is saved: sense, rates, headroom, and what would fall due. */
 import type { Entry } from '../../core/logbook/entry';
-import { deadIds } from '../../core/logbook/order';
+import { supersededIds } from '../../core/logbook/order';
 import { type Sense, senseOf } from '../../core/logbook/sense';
 import type { Cylinder } from '../../core/logbook/tables';
 import { type Day, dayOf } from '../../core/quantity/day';
@@ -62,7 +62,7 @@ export function previewOf(
     sense: senseOf(entry, {
       today,
       cylinder: cylinders.find((each) => each.id === cylinderId) ?? null,
-      targetIsDead: target !== null && deadIds(machine.entries).has(target),
+      targetIsSuperseded: target !== null && supersededIds(machine.entries).has(target),
       machine: machineFacts(entry, present),
     }),
     before,

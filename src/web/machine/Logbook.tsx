@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { DocumentKind } from '../../contract/papers';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
-import { byOrder, deadIds } from '../../core/logbook/order';
+import { byOrder, supersededIds } from '../../core/logbook/order';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
 import { issueAddress } from '../data/paperAddress';
@@ -30,7 +30,7 @@ export function Logbook({ view }: { view: MachineView }) {
   const { machine } = view;
   const [voiding, setVoiding] = useState<Entry | null>(null);
   const [all, setAll] = useState(false);
-  const dead = deadIds(machine.entries);
+  const superseded = supersededIds(machine.entries);
   const entries = machine.entries
     .filter((entry) => entry.kind !== 'void' && entry.applianceId === machine.appliance.id)
     .map((entry) => ({ entry, day: dayOf(entry.on) }))
@@ -64,7 +64,7 @@ export function Logbook({ view }: { view: MachineView }) {
           <LogbookEntry
             key={entry.id}
             entry={entry}
-            dead={dead.has(entry.id)}
+            superseded={superseded.has(entry.id)}
             view={view}
             onVoid={() => setVoiding(entry)}
           />
@@ -82,12 +82,12 @@ export function Logbook({ view }: { view: MachineView }) {
 
 function LogbookEntry({
   entry,
-  dead,
+  superseded,
   view,
   onVoid,
 }: {
   entry: Entry;
-  dead: boolean;
+  superseded: boolean;
   view: MachineView;
   onVoid: () => void;
 }) {
@@ -96,12 +96,12 @@ function LogbookEntry({
   const correct = useCorrecting(machine.appliance.id);
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
   const paper = PAPER_OF[entry.kind];
-  const replaced = dead ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
+  const replaced = superseded ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
   return (
     <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
       <div className="text-soft">{dateWords(entry.on)}</div>
       <div className="min-w-0">
-        <p className={dead ? 'text-soft line-through' : ''}>
+        <p className={superseded ? 'text-soft line-through' : ''}>
           <span className="font-semibold">{entryTitle(entry)}</span> {sentenceOf(entry, system, view.names)}
         </p>
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
@@ -116,7 +116,7 @@ function LogbookEntry({
           </p>
         )}
       </div>
-      {!dead && (
+      {!superseded && (
         <div className="no-print flex flex-wrap gap-1">
           {paper && (
             <ButtonLink

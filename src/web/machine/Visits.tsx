@@ -1,7 +1,7 @@
 /** Every visit that this machine had, found for ever, the latest first. */
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { deadIds } from '../../core/logbook/order';
+import { supersededIds } from '../../core/logbook/order';
 import { notesOf } from '../../core/visit/visitRecord';
 import { useWriter } from '../data/writer';
 import { Button } from '../parts/Button';
@@ -15,11 +15,12 @@ const SHOWN = 6;
 export function Visits({ view: { machine, standing } }: { view: MachineView }) {
   const { people } = useWriter();
   const [all, setAll] = useState(false);
-  const dead = deadIds(machine.entries);
+  const superseded = supersededIds(machine.entries);
   const signed = new Set(notesOf(standing.history.entries, 'signed').map(({ entry }) => entry.visitId));
   const visits = new Map<string, { days: string[]; by: string; entries: number }>();
   for (const entry of machine.entries) {
-    if (entry.visitId == null || dead.has(entry.id) || entry.applianceId !== machine.appliance.id) continue;
+    if (entry.visitId == null || superseded.has(entry.id) || entry.applianceId !== machine.appliance.id)
+      continue;
     const known = visits.get(entry.visitId) ?? { days: [], by: entry.by, entries: 0 };
     known.days.push(entry.on);
     known.entries += 1;

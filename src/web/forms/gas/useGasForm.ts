@@ -4,7 +4,7 @@ import type { Step } from '../../../core/visit/steps';
 import type { Entry, EntryOf } from '../../../core/logbook/entry';
 import { type SenseError, type SenseWarning, readsRecord } from '../../../core/logbook/sense';
 import { leakLabels } from '../../../core/logbook/leakLabels';
-import { livingOf } from '../../../core/logbook/order';
+import { effectiveOf } from '../../../core/logbook/order';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
@@ -56,7 +56,7 @@ function firstDraft(
   const inVisit =
     visitId === null
       ? []
-      : livingOf(machine.entries, machine.appliance.id).filter((each) => each.visitId === visitId);
+      : effectiveOf(machine.entries, machine.appliance.id).filter((each) => each.visitId === visitId);
   const draft = draftAfter(on ?? dayText(today), direction, inVisit);
   return { ...draft, leakId: leakId ?? draft.leakId };
 }
