@@ -39,7 +39,9 @@ export async function kindOf(
 
 /** The full charge of a new machine, by its maker's figure. */
 export async function fullCharge(page: Page, charge: string): Promise<void> {
-  await sheet(page).getByLabel(/^Full charge/).fill(charge);
+  await sheet(page)
+    .getByLabel(/^Full charge/)
+    .fill(charge);
   await sheet(page).getByRole('radio', { name: 'maker' }).click();
 }
 
@@ -78,7 +80,7 @@ export async function addMachine(
   await sheet(page).getByLabel('Site', { exact: true }).selectOption({ label: machine.site });
   await kindOf(page, machine.kind, machine.category);
   await pick(page, 'Refrigerant', machine.refrigerant);
-  await fullCharge(page, machine.charge);
+  if (machine.charge !== '') await fullCharge(page, machine.charge);
   await more(page);
   if (machine.spaces) await sheet(page).getByLabel('Cooled spaces it serves').fill(machine.spaces);
   await sheet(page)

@@ -32,7 +32,8 @@ const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners', 'meth
 function readFieldOfRow(field: AskedField, draft: Values): { value: unknown } | { error: string } {
   const read = readField(field, draft[field.key], contextOf(draft));
   if ('error' in read || read.value !== undefined) return read;
-  return field.optional ? { value: null } : { error: 'Say it here; it is needed.' };
+  if (field.optional) return { value: null };
+  return { error: field.chosen ? 'Choose one.' : 'Say it here; it is needed.' };
 }
 
 /** The row that a form makes of the one that it began with, or an error for each field that is not right. */
