@@ -44,7 +44,7 @@ export default tseslint.config(
   { files: ['src/core/**', 'src/contract/**'], rules: { 'no-restricted-syntax': ['error', ...clocks] } },
   {
     // Tests, and tables of data.
-    files: ['**/*.test.{ts,tsx}', 'e2e/**', 'src/core/testkit/**', 'src/core/judge/causes.ts'],
+    files: ['**/*.test.{ts,tsx}', 'e2e/**', 'src/core/testkit/**', 'src/core/diagnosis/causes.ts'],
     rules: { 'max-lines': 'off' },
   },
   prettier,

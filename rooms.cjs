@@ -9,9 +9,9 @@ const core = {
   refrigerant: ['quantity', 'refrigerant'],
   logbook: ['quantity', 'refrigerant', 'logbook'],
   rules: ['quantity', 'refrigerant', 'logbook', 'rules'],
-  bench: ['quantity', 'refrigerant', 'bench'],
-  judge: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge'],
-  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'bench', 'judge', 'visit'],
+  calculators: ['quantity', 'refrigerant', 'calculators'],
+  diagnosis: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'diagnosis'],
+  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'diagnosis', 'visit'],
 };
 
 /** Rooms beside the core. */
@@ -35,7 +35,7 @@ const several = ['calculators', 'drawing', 'panels', 'photos'];
 const paper = [...shared, ...several];
 const features = [
   'bench',
-  'bottles',
+  'cylinders',
   'cases',
   'company',
   'due',

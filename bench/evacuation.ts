@@ -1,6 +1,6 @@
 /** Judging the rise of a vacuum: 10,000 readings, and how often the word is firm and right on made-up gauges. */
-import { judgeRise } from '../src/core/bench/evacuation/judgeRise';
-import { RISE_WORDS } from '../src/core/bench/evacuation/lookAt';
+import { judgeRise } from '../src/core/calculators/evacuation/judgeRise';
+import { RISE_WORDS } from '../src/core/calculators/evacuation/lookAt';
 import { type KindCount, confusionTable, countByKind, total } from '../src/core/testkit/confusion';
 import { idealShares } from '../src/core/testkit/idealObserver';
 import { seeded } from '../src/core/testkit/seeded';

@@ -1,8 +1,8 @@
 /** Forecast of a fleet: 20,000 machines, 200 draws each, against drawing the random numbers alone. */
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { forecastFleet } from '../src/core/judge/forecast';
-import type { LeakingMachine } from '../src/core/judge/leaking';
+import { forecastFleet } from '../src/core/diagnosis/forecast';
+import type { LeakingMachine } from '../src/core/diagnosis/leaking';
 import { FLEETS, madeMachine } from '../src/core/testkit/leakingFleet';
 import { seeded } from '../src/core/testkit/seeded';
 import { type Comparison, compare } from './measure';

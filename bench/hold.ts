@@ -1,5 +1,5 @@
 /** How often the word on a pressure test is firm and right, on made-up ones. */
-import { HOLD_WORDS } from '../src/core/bench/hold';
+import { HOLD_WORDS } from '../src/core/calculators/hold';
 import { confusionTable, countByKind } from '../src/core/testkit/confusion';
 import { heldOf } from '../src/core/testkit/pressureTruths';
 import { countWords } from './evacuation';

@@ -46,7 +46,7 @@ export async function fullCharge(page: Page, charge: string): Promise<void> {
 }
 
 /** Opens what is folded in a sheet. */
-const more = (page: Page): Promise<void> => sheet(page).locator('summary').click();
+export const more = (page: Page): Promise<void> => sheet(page).locator('summary').click();
 
 /** Adds a site and a machine of its own, so that tests never meet in one logbook. Gives the machine's address. */
 export async function addMachine(

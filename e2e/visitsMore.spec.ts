@@ -3,7 +3,7 @@
  * them empty, gas moved; a machine found empty whose charge nobody knows. Deadlines are worked out by hand (`us-hfc`).
  */
 import { expect, test } from '@playwright/test';
-import { fullCharge, kindOf, pick, addMachine, logGas, sheet, writeAs } from './steps';
+import { fullCharge, kindOf, more, pick, addMachine, logGas, sheet, writeAs } from './steps';
 import {
   beginVisit,
   choose,
@@ -123,6 +123,7 @@ test('two units on one tank: one empty, gas moved from the other, both handed ov
   await kindOf(page, 'milk tank');
   await pick(page, 'Refrigerant', 'R-449A');
   await fullCharge(page, '20 lb');
+  await more(page);
   await sheet(page).getByLabel('Installed on').fill('2020-03-01');
   await sheet(page).getByRole('button', { name: 'Save the machine' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Tank unit 2' })).toBeVisible();

@@ -1,8 +1,8 @@
 /** Whatever a gauge's log holds, each line gets an answer of the contract's shape, or an error that names the field. */
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { HOLD_WORDS } from '../core/bench/hold';
-import { RISE_WORDS } from '../core/bench/evacuation/lookAt';
+import { HOLD_WORDS } from '../core/calculators/hold';
+import { RISE_WORDS } from '../core/calculators/evacuation/lookAt';
 import { verdictLine } from './verdictLine';
 
 const SEED = 20261127;

@@ -1,10 +1,10 @@
 /** One line of the verdict command: a vacuum or a pressure test as JSON, and its verdict, or what is wrong with it. */
 import { z } from 'zod';
-import { SHARE_THAT_MATTERS, restPressure } from '../core/bench/atWork';
-import { gasesOf } from '../core/bench/lossAsGas';
-import { judgeHold } from '../core/bench/hold';
-import { judgeRise } from '../core/bench/evacuation/judgeRise';
-import { type LeakingCircuit, slopeOf, widest, yearlyLoss } from '../core/bench/evacuation/vacuumLeak';
+import { SHARE_THAT_MATTERS, restPressure } from '../core/calculators/atWork';
+import { gasesOf } from '../core/calculators/lossAsGas';
+import { judgeHold } from '../core/calculators/hold';
+import { judgeRise } from '../core/calculators/evacuation/judgeRise';
+import { type LeakingCircuit, slopeOf, widest, yearlyLoss } from '../core/calculators/evacuation/vacuumLeak';
 import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
 import { MICRON } from '../core/quantity/units';
 import { TEST_GASES } from '../core/logbook/entry';

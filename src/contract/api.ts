@@ -14,7 +14,7 @@ import {
 } from '../core/logbook/tables';
 import type { Day } from '../core/quantity/day';
 import { amendmentSchema } from '../core/rules/amend';
-import type { LeakingMachine, NoForecast } from '../core/judge/leakingMachine';
+import type { LeakingMachine, NoForecast } from '../core/diagnosis/leakingMachine';
 import { OBLIGATION_KINDS, type Why } from '../core/rules/obligation';
 import { type Rod } from '../core/rules/summary';
 import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
@@ -176,7 +176,7 @@ export const leaksOfKindAnswer = z.partialRecord(
 );
 
 /** What the logbook says went into and out of each bottle of a refrigerant, g. */
-export const bottlesAnswer = z.array(
+export const cylinderFlowsAnswer = z.array(
   z.object({ cylinderId: id, putIn: z.number(), takenOut: z.number(), notWeighed: z.number() }),
 );
 

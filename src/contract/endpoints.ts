@@ -67,7 +67,7 @@ export const ENDPOINTS = {
   trips: get('/due/trips', api.tripsAnswer, api.tripsQuery),
   leaking: get('/leaking', api.leakingAnswer, api.leakingQuery),
   leaksOfKind: get('/leaks-of-kind/:kind', api.leaksOfKindAnswer),
-  bottles: get('/bottles/:refrigerant', api.bottlesAnswer),
+  bottles: get('/bottles/:refrigerant', api.cylinderFlowsAnswer),
   visits: get('/visits', api.visitsAnswer, api.visitsQuery),
   changes: get('/changes', api.changesAnswer, api.changesQuery),
   row: get('/rows/:table/:id', rowAnswer),

@@ -51,7 +51,7 @@ const BOTTLES: [refrigerant: string, count: number, liters: number, tare: number
 ];
 
 /** 26 bottles: the last of each gas is for recovery. */
-export function writeBottles(story: StoryWriter): void {
+export function writeCylinders(story: StoryWriter): void {
   let number = 0;
   for (const [refrigerant, count, waterCapacityL, tare] of BOTTLES) {
     for (let index = 0; index < count; index += 1) {

@@ -83,11 +83,11 @@ export function writeRows(story: StoryWriter): void {
     if (!story.owners.includes(its)) story.owners.push(its);
     Object.assign(site satisfies Site, rest, { ownerId: its.id });
   }
-  story.cylinders.forEach((bottle, index) => {
+  story.cylinders.forEach((cylinder, index) => {
     // Every five years; the third of all is overdue, the rest run out one after the other.
-    bottle.retestOn = story.date(index === 2 ? -33 : 60 + index * 55);
-    bottle.place = index % 3 === 0 ? 'van 2' : 'yard';
-    if (bottle.purpose === 'recovery') bottle.ownerId = 'fish-guild';
+    cylinder.retestOn = story.date(index === 2 ? -33 : 60 + index * 55);
+    cylinder.place = index % 3 === 0 ? 'van 2' : 'yard';
+    if (cylinder.purpose === 'recovery') cylinder.ownerId = 'fish-guild';
   });
   for (const appliance of story.appliances)
     if (appliance.siteId === 'fennel-row') appliance.recordFrom ??= story.date(-1440);

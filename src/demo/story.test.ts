@@ -55,16 +55,16 @@ describe('the story', () => {
   test('has one bottle whose retest is overdue, and none without tare, capacity and retest day', () => {
     const late = story.cylinders.filter((each) => each.retestOn != null && dayOf(each.retestOn) < TODAY);
     expect(late).toHaveLength(1);
-    for (const bottle of story.cylinders)
-      expect([bottle.tare, bottle.waterCapacityL, bottle.retestOn]).not.toContain(undefined);
+    for (const cylinder of story.cylinders)
+      expect([cylinder.tare, cylinder.waterCapacityL, cylinder.retestOn]).not.toContain(undefined);
   });
 
   test('puts only gas into a machine that its bottle holds', () => {
-    const bottles = new Map(story.cylinders.map((each) => [each.id, each.refrigerant]));
+    const cylinders = new Map(story.cylinders.map((each) => [each.id, each.refrigerant]));
     for (const entry of story.entries) {
       if (entry.kind !== 'refrigerantAdded' || entry.cylinderId == null || entry.applianceId == null)
         continue;
-      expect(bottles.get(entry.cylinderId), entry.applianceId).toBe(
+      expect(cylinders.get(entry.cylinderId), entry.applianceId).toBe(
         standing(entry.applianceId).present.refrigerant?.name,
       );
     }

@@ -3,7 +3,7 @@ import type { Logbook } from '../core/logbook/logbook';
 import type { Day } from '../core/quantity/day';
 import { writeGeneratedSites } from './generated';
 import { writeHandedOver } from './handed';
-import { writeBottles, writePeople } from './people';
+import { writeCylinders, writePeople } from './people';
 import { writeVisits } from './visits';
 import { writeOddMachines } from './oddMachines';
 import { writeRows } from './rows';
@@ -16,7 +16,7 @@ const SEED = 1123;
 export function demoStory(today: Day): Logbook {
   const story = new StoryWriter(today, SEED);
   writePeople(story);
-  writeBottles(story);
+  writeCylinders(story);
   written.writeFishHall(story);
   written.writeFlowerExchange(story);
   written.writeIceRink(story);

@@ -13,7 +13,7 @@ import { visitRecord } from '../core/visit/visitRecord';
 import { type FoldedMachine, type MachineRows, foldedMachine } from '../record/foldedMachine';
 import { PACK_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
-import { bottlesIn } from '../words/names';
+import { cylindersIn } from '../words/names';
 import type { Beside } from './beside';
 import { type Answers, PLAN_ASKS, extension, inspection, plan } from './entryPapers';
 import { chronicReport, fullCharge, seasonalMoves } from './gasPapers';
@@ -112,7 +112,7 @@ function ofEntry(
 
 async function folded(rows: MachineRows, records: Records, asOf: string | undefined): Promise<FoldedMachine> {
   const day = asOf === undefined ? records.today(rows.site.timezone) : dayOf(asOf);
-  const cylinders = await records.cylinders(bottlesIn(rows.entries));
+  const cylinders = await records.cylinders(cylindersIn(rows.entries));
   return foldedMachine(rows, records.packs, day, cylinders);
 }
 

@@ -3,7 +3,7 @@ import type { CircuitMap } from '../core/visit/circuit/map';
 import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../core/visit/circuit/layouts';
 import { ownMap } from '../core/visit/circuit/ownMap';
 import { notesOf } from '../core/visit/visitRecord';
-import { EVAPORATOR_TD } from '../core/bench/targets';
+import { EVAPORATOR_TD } from '../core/calculators/targets';
 import { partWords } from '../words/circuit';
 import type { Appliance, Space } from '../core/logbook/tables';
 import type { Standing } from '../core/rules/standing';

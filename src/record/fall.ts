@@ -1,7 +1,7 @@
 /** A pressure told by what it fell since the reading before: nobody subtracts in his head. */
 import { parseMeasure, measureText } from '../core/quantity/measure';
 import type { Measured } from '../core/visit/stated';
-import { measureRefusalWords } from '../words/bench';
+import { measureRefusalWords } from '../words/calculators';
 
 /** Units in which a fall is told. */
 export const FALL_UNITS = ['psi', 'bar', 'kPa'] as const;

@@ -9,7 +9,7 @@ import { parseMeasure } from '../core/quantity/measure';
 import { isTimezone } from '../core/quantity/zone';
 import type { Standing } from '../core/rules/standing';
 import type { Instrument } from '../core/visit/instrument';
-import { measureRefusalWords } from '../words/bench';
+import { measureRefusalWords } from '../words/calculators';
 import { OFFSET_IN } from '../words/codes';
 import { readIn, shownIn } from '../words/measures';
 import type { AskedField, FieldOf, FieldType, Values } from './field';

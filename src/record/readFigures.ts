@@ -1,5 +1,5 @@
 /** What the readings of a visit amount to on this machine, and at what its two sides run. */
-import { CONDENSER_SPLIT } from '../core/bench/targets';
+import { CONDENSER_SPLIT } from '../core/calculators/targets';
 import { type SaturationTable, saturationPressure } from '../core/refrigerant/saturation';
 import { unitSystemOf } from '../core/rules/massSystem';
 import type { Running } from '../core/visit/evidence';

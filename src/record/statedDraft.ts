@@ -4,7 +4,7 @@ import { corrected, type Instrument } from '../core/visit/instrument';
 import { parseExtent } from '../core/quantity/extent';
 import { parseMeasure } from '../core/quantity/measure';
 import type { Dimension } from '../core/quantity/units';
-import { measureRefusalWords } from '../words/bench';
+import { measureRefusalWords } from '../words/calculators';
 import { FELT_WORDS, feltAt } from '../words/stated';
 
 export interface StatedDraft {

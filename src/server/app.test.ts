@@ -2,7 +2,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import * as api from '../contract/api';
 import * as machineApi from '../contract/machines';
-import { rateOf } from '../core/judge/leaking';
+import { rateOf } from '../core/diagnosis/leaking';
 import { readLogbook } from '../core/logbook/logbook';
 import { type ServedStory, serveStory } from '../demo/servedStory';
 

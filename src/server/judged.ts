@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import type { Entry } from '../core/logbook/entry';
 import { supersededIds } from '../core/logbook/order';
 import type { Appliance, Site } from '../core/logbook/tables';
-import { type LeakingMachine, type NoForecast, leakingMachine } from '../core/judge/leakingMachine';
+import { type LeakingMachine, type NoForecast, leakingMachine } from '../core/diagnosis/leakingMachine';
 import { type Day, dayText } from '../core/quantity/day';
 import { type ObligationKind, type Why, stateOf } from '../core/rules/obligation';
 import type { Packs } from '../core/rules/packs/shipped';

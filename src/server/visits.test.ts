@@ -194,7 +194,7 @@ it('says how often each type of part leaked on machines of a kind, corrected one
 
 it('says what went into and out of the bottles of a refrigerant', async () => {
   // The story: 210 lb recovered into bottle 8 and put back from it; 9.5 + 64 lb taken from bottle 5.
-  const flows = api.bottlesAnswer.parse(await get('/bottles/R-507A'));
+  const flows = api.cylinderFlowsAnswer.parse(await get('/bottles/R-507A'));
   expect(flows.find((each) => each.cylinderId === 'bottle-8')).toMatchObject({
     putIn: 95_254.3977,
     takenOut: 95_254.3977,

@@ -9,7 +9,7 @@ import { gasNameOf } from '../words/gas';
 import { nameKey } from './cells';
 import { type Amount, amountWords, amountsOf, reasonText } from './gasAmounts';
 import { gasesWithNumber, isGasUnknown, refrigerantNamed } from './gasNames';
-import { bottleOf, dayFor, finished, machineOf, withId, writerOf } from './logRow';
+import { cylinderOf, dayFor, finished, machineOf, withId, writerOf } from './logRow';
 import { addedReasonSaid, recoveredReasonSaid } from './movements';
 import { flagSaid } from './machineWords';
 import { phraseKey, saysNothing } from './phrases';
@@ -50,7 +50,7 @@ export const readGas: Read = (reading, sheet, intake) => {
   if (amounts === null)
     return understood(reading, sheet, { words: `${machine?.name ?? ''}: no gas moved`, known: true });
   checkGas(reading, machine, intake);
-  const bottle = bottleOf(reading, machine, intake);
+  const cylinder = cylinderOf(reading, machine, intake);
   const leak = leakOf(reading, machine, intake);
   const said: string[] = [];
   const entries = amounts.flatMap((amount): Entry[] => {
@@ -75,7 +75,7 @@ export const readGas: Read = (reading, sheet, intake) => {
           mass,
           ...(why === null ? {} : { massUnknown: why }),
           reason,
-          ...(bottle.id === null ? {} : { cylinderId: bottle.id }),
+          ...(cylinder.id === null ? {} : { cylinderId: cylinder.id }),
           ...(leak.id === null || kind !== 'refrigerantAdded' ? {} : { leakId: leak.id }),
           ...(note === '' ? {} : { note }),
         } as Omit<Entry, 'id'>,
@@ -86,11 +86,11 @@ export const readGas: Read = (reading, sheet, intake) => {
   const words = [
     said.join('; '),
     leak.id === null ? '' : `for leak ${reading.said('leakId')}`,
-    bottle.words,
+    cylinder.words,
     writer.words,
     noteWords(entries),
   ];
-  return finished(reading, sheet, machine, on, entries, intake, words, [...writer.rows, ...bottle.rows]);
+  return finished(reading, sheet, machine, on, entries, intake, words, [...writer.rows, ...cylinder.rows]);
 };
 
 const noteWords = ([entry]: readonly Entry[]): string => (entry?.note ? `note: ${entry.note}` : '');

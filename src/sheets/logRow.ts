@@ -98,7 +98,7 @@ export function writerOf(
   return { by: fresh.id, rows: [{ table: 'people', id: fresh.id, row: fresh }], words };
 }
 
-export function bottleOf(
+export function cylinderOf(
   reading: RowReading,
   machine: Appliance | null,
   { lookups, mapping, strangers }: Intake,

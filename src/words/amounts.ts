@@ -3,7 +3,7 @@ import type { Figures, Mark } from '../core/visit/readings/figures';
 import type { PlaceName } from '../core/visit/readings/places';
 import { figureText } from '../core/quantity/measure';
 import { fromSi } from '../core/quantity/measure';
-import { SUBCOOLING, SUPERHEAT } from '../core/bench/superheat';
+import { SUBCOOLING, SUPERHEAT } from '../core/calculators/superheat';
 import type { Show, UnitSystem } from './measures';
 
 /** `63 °F`: whole degrees, as a thermometer of the trade is read. */

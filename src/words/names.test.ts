@@ -1,7 +1,7 @@
 /** No id of ours stands on a screen: parts, leaks and bottles are called what people call them. */
 import { describe, expect, test } from 'vitest';
 import { LAYOUTS, circuitMap } from '../core/visit/circuit/layouts';
-import { NO_NAMES, bottleWords, leakWords, leaksWords, partWordsOf, type Names } from './names';
+import { NO_NAMES, cylinderWords, leakWords, leaksWords, partWordsOf, type Names } from './names';
 
 const ID = '0197a3f2-6c1e-7000-8000-00000000c0de';
 const NAMES: Names = {
@@ -18,7 +18,7 @@ describe('what things are called', () => {
     expect(partWordsOf(NAMES, 'room1.flareNut')).toBe('Flare nut, bulb room');
     expect(leakWords(NAMES, ID)).toBe('leak k3');
     expect(leaksWords(NAMES, ['k1', ID])).toBe('leaks k1, k3');
-    expect(bottleWords(NAMES, 'bottle-5')).toBe('bottle B-05');
+    expect(cylinderWords(NAMES, 'bottle-5')).toBe('bottle B-05');
   });
   test('without names never by an id: a part is spoken, a leak made by machine has none', () => {
     expect(partWordsOf(NO_NAMES, 'room12.expansionValve')).toBe('expansion valve');

@@ -17,10 +17,10 @@ export const leaksWords = (names: Names, leakIds: readonly string[]): string =>
   `${leakIds.length > 1 ? 'leaks' : 'leak'} ${leakIds.map((id) => labelOf(names.leaks, id)).join(', ')}`;
 
 /** A bottle by its serial; one that is not on the list by what was written. */
-export const bottleWords = (names: Names, id: string): string => `bottle ${names.bottles.get(id) ?? id}`;
+export const cylinderWords = (names: Names, id: string): string => `bottle ${names.bottles.get(id) ?? id}`;
 
 /** Ids of the bottles that entries name. */
-export const bottlesIn = (entries: readonly Entry[]): string[] =>
+export const cylindersIn = (entries: readonly Entry[]): string[] =>
   entries.flatMap((entry) => ('cylinderId' in entry ? (entry.cylinderId ?? []) : []));
 
 /** A part by its name on the map; one of another map by its id, spoken: `room1.flareNut` is a flare nut. */

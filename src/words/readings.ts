@@ -1,5 +1,5 @@
 /** Words of the places at which a machine is read. */
-import type { Lacking } from '../core/judge/observe';
+import type { Lacking } from '../core/diagnosis/observe';
 import type { Phase } from '../core/visit/notes';
 import {
   CIRCUMSTANCES,
@@ -11,7 +11,7 @@ import {
   signValues,
 } from '../core/visit/readings/places';
 import { type Choice, choices } from './choice';
-import { READING_WORDS, VALUE_WORDS } from './judge';
+import { READING_WORDS, VALUE_WORDS } from './diagnosis';
 
 export const NUMBER_WORDS: Record<NumberName, string> = {
   suction: 'Suction pressure',

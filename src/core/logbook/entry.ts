@@ -23,7 +23,7 @@ const common = {
 const machineEntry = <Kind extends string, Shape extends z.ZodRawShape>(kind: Kind, shape: Shape) =>
   f.row({ ...common, kind: z.literal(kind), applianceId: f.id, ...shape });
 
-const bottleEntry = <Kind extends string>(kind: Kind) =>
+const cylinderEntry = <Kind extends string>(kind: Kind) =>
   f.row({
     ...common,
     kind: z.literal(kind),
@@ -142,10 +142,10 @@ export const entrySchema = z.discriminatedUnion('kind', [
   toolEntry('search'),
   toolEntry('photo'),
   toolEntry('handover'),
-  bottleEntry('cylinderWeighed'),
-  bottleEntry('cylinderReceived'),
-  bottleEntry('cylinderSent'),
-  bottleEntry('cylinderTransferred'),
+  cylinderEntry('cylinderWeighed'),
+  cylinderEntry('cylinderReceived'),
+  cylinderEntry('cylinderSent'),
+  cylinderEntry('cylinderTransferred'),
 ]);
 
 export type Entry = z.infer<typeof entrySchema>;

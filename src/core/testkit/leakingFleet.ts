@@ -1,5 +1,5 @@
 /** Made-up leaking machines whose future is known: for the forecast's tests and the bench. kg, days. */
-import type { LeakingMachine } from '../judge/leaking';
+import type { LeakingMachine } from '../diagnosis/leaking';
 import { rollOf } from './seeded';
 
 export const FLEETS = ['steady', 'varying', 'walking', 'partial'] as const;

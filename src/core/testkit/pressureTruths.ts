@@ -3,8 +3,8 @@
  * the temperature of the pipes at first or not; read by a gauge with a last digit and a thermometer that is a little off.
  * Shares nothing with the verdicts but the standing time, which it is to be held to. s, Pa, K.
  */
-import { judgeHold, standingSeconds } from '../bench/hold';
-import { readingDoubt } from '../bench/holdTail';
+import { judgeHold, standingSeconds } from '../calculators/hold';
+import { readingDoubt } from '../calculators/holdTail';
 import type { Told } from './confusion';
 import { rollOf } from './seeded';
 

@@ -1,6 +1,6 @@
 /** The picture of each cause as textbooks draw it, in six readings: for tests and the bench. */
-import type { CauseName } from '../judge/causes';
-import type { Observed } from '../judge/readings';
+import type { CauseName } from '../diagnosis/causes';
+import type { Observed } from '../diagnosis/readings';
 
 export const TEXTBOOK: Record<CauseName, Observed> = {
   lowCharge: {

@@ -1,6 +1,6 @@
 /** What the verdict says of made-up rises, and whether that is right. For tests and the bench. */
-import { judgeRise } from '../bench/evacuation/judgeRise';
-import type { RiseWord } from '../bench/evacuation/lookAt';
+import { judgeRise } from '../calculators/evacuation/judgeRise';
+import type { RiseWord } from '../calculators/evacuation/lookAt';
 import type { Told } from './confusion';
 import { type MadeRise, type TruthKind, madeRise } from './vacuumTruths';
 

@@ -3,8 +3,8 @@
  * from entries; what nobody wrote is said to be unknown, never guessed. kg, days.
  */
 import { z } from 'zod';
-import { rateOf } from '../judge/leaking';
-import { leakingMachine } from '../judge/leakingMachine';
+import { rateOf } from '../diagnosis/leaking';
+import { leakingMachine } from '../diagnosis/leakingMachine';
 import { maybe } from '../logbook/fields';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';

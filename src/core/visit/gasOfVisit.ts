@@ -1,6 +1,6 @@
 /** Gas of a visit for its paper: what was weighed, what was not and why, and what was let go by opening a part, in grams. */
 import { z } from 'zod';
-import { RECOVERED } from '../judge/observe';
+import { RECOVERED } from '../diagnosis/observe';
 import type { DatedEntry } from '../logbook/order';
 import { type ExactGrams, exactGrams } from '../quantity/mass';
 import { toolOf } from './notes';

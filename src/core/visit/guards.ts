@@ -4,7 +4,7 @@
  */
 import type { DatedEntry } from '../logbook/order';
 import type { Standing } from '../rules/standing';
-import { fahrenheitDegrees } from '../bench/calculated';
+import { fahrenheitDegrees } from '../calculators/calculated';
 import { gasOfVisit } from './gasOfVisit';
 import type { LeakStory } from './leakStory';
 import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';

@@ -4,14 +4,14 @@ import type { Appliance } from '../logbook/tables';
 import { dayOf } from '../quantity/day';
 import { exactGrams, grams } from '../quantity/mass';
 import { type Fact, added, lb, note, recovered, standing } from '../testkit/facts';
-import { bottleFlows, heldOf } from './bottles';
+import { cylinderFlows, heldOf } from './cylinders';
 import { cautionsOf } from './cautions';
 import { feeds } from './feeds';
 import { gasOfVisit, recoveredShare } from './gasOfVisit';
 import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
 import { WAY_QUESTIONS, wayUsed } from './waysOfWorking';
-import { stainsOf, toLookAgain } from './stains';
+import { oilTracesOf, toLookAgain } from './oilTraces';
 import { circuitMap } from './circuit/layouts';
 import { checklist, isTested, testedPlaces, touchedParts } from './touched';
 
@@ -148,7 +148,7 @@ test('bottles: what went in and out, and unknown where one weight was not taken'
     added(TODAY, 'topOff', 2, { cylinderId: 'v' }),
     note('refrigerantRecovered', TODAY, { mass: null, massUnknown: 'no scale', cylinderId: 'u' }),
   ).map(({ entry }) => entry);
-  const [r, v, u, none] = bottleFlows(['r', 'v', 'u', 'n'], entries);
+  const [r, v, u, none] = cylinderFlows(['r', 'v', 'u', 'n'], entries);
   // 15 lb of 453.59237 g
   expect(r && heldOf(r)).toBeCloseTo(6.80388555, 6);
   expect(v).toMatchObject({ takenOut: 907.1847, putIn: 0 });
@@ -158,19 +158,19 @@ test('bottles: what went in and out, and unknown where one weight was not taken'
 });
 
 describe('oil stains', () => {
-  const stain = (on: string, id: string, rest: object): Fact => ({
+  const oilTrace = (on: string, id: string, rest: object): Fact => ({
     ...tool('search', 'stain', { place: 'below the coil', ...rest }, on),
     id,
   });
 
   test('a later note changes what it says and keeps what it does not', () => {
-    const stains = stainsOf(
+    const oilTraces = oilTracesOf(
       entriesOf(
-        stain('2026-03-01', 's1', { cause: 'spilled', cleaned: 'yes' }),
-        stain('2026-11-01', 's2', { stain: 's1', result: 'cameBack' }),
+        oilTrace('2026-03-01', 's1', { cause: 'spilled', cleaned: 'yes' }),
+        oilTrace('2026-11-01', 's2', { stain: 's1', result: 'cameBack' }),
       ),
     );
-    expect(stains).toEqual([
+    expect(oilTraces).toEqual([
       {
         id: 's1',
         place: 'below the coil',
@@ -183,8 +183,8 @@ describe('oil stains', () => {
     ]);
   });
   test('cleaned, it is looked at again; an unknown cause is no cause', () => {
-    const [known] = stainsOf(
-      entriesOf(stain('2026-03-01', 's1', { cleaned: 'yes', cause: { unknown: true } })),
+    const [known] = oilTracesOf(
+      entriesOf(oilTrace('2026-03-01', 's1', { cleaned: 'yes', cause: { unknown: true } })),
     );
     expect(known && toLookAgain([known])).toHaveLength(1);
     expect(known?.cause).toEqual({ unknown: true });

@@ -1,7 +1,7 @@
 /** Gas in and out, the full charge, and the bottles it comes from and goes to. */
 import type { EntryKind } from '../../core/logbook/entry';
 import { ADDED_WORDS, FULL_CHARGE_WORDS, RECOVERED_WORDS } from '../../words/codes';
-import { bottleWords, leakWords } from '../../words/names';
+import { cylinderWords, leakWords } from '../../words/names';
 import { massWords } from '../../words/weights';
 import type { Mass } from '../../core/quantity/mass';
 import { type Field, type Saying, chosen, unsaid } from '../field';
@@ -15,7 +15,7 @@ const mass: Field<Mass> = {
 };
 /** Both ends of a move carry the same text, which is for programs. */
 const moveId: Field<string> = unsaid;
-const cylinderId: Field<string> = { ask: null, say: (id, { names }) => bottleWords(names, id) };
+const cylinderId: Field<string> = { ask: null, say: (id, { names }) => cylinderWords(names, id) };
 
 export const refrigerantAdded = kindRecord('refrigerantAdded', {
   name: 'Gas added',

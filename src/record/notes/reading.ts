@@ -1,13 +1,13 @@
 /** Arriving, reading the machine, and judging it. */
-import type { CauseName } from '../../core/judge/causes';
-import { READINGS, type Reading } from '../../core/judge/readings';
+import type { CauseName } from '../../core/diagnosis/causes';
+import { READINGS, type Reading } from '../../core/diagnosis/readings';
 import {
   CIRCUMSTANCE_NAMES,
   NUMBER_NAMES,
   NUMBER_PLACES,
   SIGN_NAMES,
 } from '../../core/visit/readings/places';
-import { CAUSE_WORDS, READING_WORDS, VALUE_WORDS } from '../../words/judge';
+import { CAUSE_WORDS, READING_WORDS, VALUE_WORDS } from '../../words/diagnosis';
 import { NUMBER_HINTS, NUMBER_WORDS, PHASE_WORDS, placeWords, signChoices } from '../../words/readings';
 import { TEST_GAS_WORDS } from '../../words/leaks';
 import { partWordsOf } from '../../words/names';

@@ -52,7 +52,7 @@ export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Pro
     if (scope.entry(entry.id)) entries.push(entry);
   }
   const cylinders = await rows<Cylinder>('cylinders', scope.cylinder);
-  const bottles = new Map([...cylinders.values()].map(({ id, serial }) => [id, serial]));
+  const serials = new Map([...cylinders.values()].map(({ id, serial }) => [id, serial]));
   const superseded = supersededIds(entries);
   const sites = await rows<Site>('sites', scope.site);
   const machines = await rows<Appliance>('appliances', scope.appliance);
@@ -68,7 +68,7 @@ export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Pro
     names: new Map(
       [...entriesByMachine(entries)].map(([id, own]) => [
         id,
-        { parts: new Map(), leaks: leakLabels(own), bottles },
+        { parts: new Map(), leaks: leakLabels(own), bottles: serials },
       ]),
     ),
   };

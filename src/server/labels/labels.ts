@@ -93,7 +93,7 @@ export function doNotAddLabel({ appliance, site, standing }: LabelledMachine, ba
   };
 }
 
-export function bottleLabel(cylinder: Cylinder): Label {
+export function cylinderLabel(cylinder: Cylinder): Label {
   const { serial, refrigerant, purpose, tare, waterCapacityL, retestOn } = cylinder;
   return {
     title: serial,

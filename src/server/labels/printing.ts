@@ -7,7 +7,7 @@ import type { Store } from '../store/store';
 import {
   type Label,
   type LabelledMachine,
-  bottleLabel,
+  cylinderLabel,
   chargeLabel,
   doNotAddLabel,
   machineLabel,
@@ -34,9 +34,9 @@ export class LabelPrinting {
 
   private async labelsOf(asked: QueryRead<'labels'>): Promise<Label[]> {
     if (asked.kind === 'bottle') {
-      const bottle = (await this.store.rowOf('cylinders', asked.bottle ?? '')) as Cylinder | null;
-      if (!bottle) throw invalid([{ path: ['bottle'], message: 'names no bottle of this logbook' }]);
-      return [bottleLabel(bottle)];
+      const cylinder = (await this.store.rowOf('cylinders', asked.bottle ?? '')) as Cylinder | null;
+      if (!cylinder) throw invalid([{ path: ['bottle'], message: 'names no bottle of this logbook' }]);
+      return [cylinderLabel(cylinder)];
     }
     const machines = await this.machinesOf(asked);
     return machines.flatMap((machine) => {

@@ -3,7 +3,7 @@ import { FIRST_ENTRIES } from '../../contract/machines';
 import { isRowTable } from '../../contract/rows';
 import type { MachineSummary } from '../../core/rules/summary';
 import type { ApplianceStanding } from '../../core/rules/standingDocument';
-import { bottleFlows } from '../../core/visit/bottles';
+import { cylinderFlows } from '../../core/visit/cylinders';
 import type { PartTypeName } from '../../core/visit/circuit/parts';
 import { verifyChain } from '../logbooks';
 import { invalid, notFound } from '../problem';
@@ -75,7 +75,7 @@ export function handlers(services: Services): Handlers {
       ),
     bottles: async ({ parts }) => {
       const ids = await store.cylinderIdsOf(parts.refrigerant);
-      return bottleFlows(ids, await store.gasOfBottles(ids));
+      return cylinderFlows(ids, await store.gasOfCylinders(ids));
     },
     visits: ({ query }) => board.visits(query),
     changes: ({ query }) => changesPage(store, query.before ?? null),

@@ -179,7 +179,7 @@ export class EntryStore extends SealedStore {
     sql`not exists (select 1 from ${t.entries} as later where later.supersedes = ${t.entries.id})`;
 
   /** Effective entries of gas into or out of these bottles. */
-  async gasOfBottles(ids: readonly string[]): Promise<Entry[]> {
+  async gasOfCylinders(ids: readonly string[]): Promise<Entry[]> {
     if (ids.length === 0) return [];
     const rows = await this.db
       .select()

@@ -93,7 +93,7 @@ it('opens a file of the version before with its chain, machines, bottles and vis
     { visitId: 'v1', from: '2026-11-01', to: '2026-11-03', entries: 3, handedOver: true, by: 'p' },
   ]);
   expect(await services.store.cylinderIdsOf('R-448A')).toEqual(['b']);
-  expect((await services.store.gasOfBottles(['b'])).map((each) => each.id)).toEqual(['g']);
+  expect((await services.store.gasOfCylinders(['b'])).map((each) => each.id)).toEqual(['g']);
   expect(await services.store.namesake('sites', 'other', ' almery fish HALL ')).toBe('s');
   // It goes on where it stood: the next entry is tied to the last.
   await services.appending.append([added('next', 'a', 1)]);

@@ -63,7 +63,7 @@ export const SCREENS: readonly Screen[] = [
   screen('sites/:id', () => import('../site/SitePage')),
   soon('visits', () => import('../visit/VisitsPage'), { words: 'Visit', Icon: ClipboardList, key: 'v' }),
   soon('visits/:visitId/:machineId/:step?', () => import('../visit/VisitPage')),
-  screen('gas', () => import('../bottles/GasPage'), { words: 'Gas', Icon: Cylinder }),
+  screen('gas', () => import('../cylinders/GasPage'), { words: 'Gas', Icon: Cylinder }),
   screen('bench/*', () => import('../bench/BenchRoute'), { words: 'Bench', Icon: Calculator, key: 'b' }),
   screen('papers', () => import('../papers/PapersPage'), {
     words: 'Papers',

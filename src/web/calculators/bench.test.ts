@@ -1,10 +1,10 @@
 /** The bench's own small logic: readings a line each, finding a calculator, words for every code. */
 import { describe, expect, it } from 'vitest';
-import { CAUSE_NAMES, SIGN_REASONS } from '../../core/judge/causes';
-import { READINGS, READING_NAMES } from '../../core/judge/readings';
-import type { BenchRefusal } from '../../core/bench/calculated';
-import { benchRefusalWords, measureRefusalWords } from '../../words/bench';
-import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../words/judge';
+import { CAUSE_NAMES, SIGN_REASONS } from '../../core/diagnosis/causes';
+import { READINGS, READING_NAMES } from '../../core/diagnosis/readings';
+import type { CalculatorRefusal } from '../../core/calculators/calculated';
+import { calculatorRefusalWords, measureRefusalWords } from '../../words/calculators';
+import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../words/diagnosis';
 import { durationWords, echoOf, shownIn } from '../../words/measures';
 import { CALCULATOR_NAMES, calculatorOf, calculatorsWith, isCalculator } from '../../record/calculators';
 import { calculatorPage } from './CalculatorPage';
@@ -118,7 +118,7 @@ describe('words', () => {
 
   it('say what is wrong and where the range ends, in the units of the screen', () => {
     const show = shownIn('us', 101_325);
-    const outside: BenchRefusal = {
+    const outside: CalculatorRefusal = {
       reason: 'outsideTable',
       refrigerant: 'R-744',
       quantity: 'temperature',
@@ -126,10 +126,10 @@ describe('words', () => {
       from: 217.15,
       to: 301.15,
     };
-    expect(benchRefusalWords(outside, show)).toBe(
+    expect(calculatorRefusalWords(outside, show)).toBe(
       'R-744 has no saturation at 90 °F: its table reaches from −68.8 °F to 82.4 °F. Check the temperature, its unit and the refrigerant.',
     );
-    expect(benchRefusalWords({ reason: 'mixedGases', held: 'R-22', given: 'R-134a' }, show)).toContain(
+    expect(calculatorRefusalWords({ reason: 'mixedGases', held: 'R-22', given: 'R-134a' }, show)).toContain(
       'Never put R-134a',
     );
     expect(measureRefusalWords({ reason: 'unknownUnit', dimension: 'flow', unit: 'x' })).toContain(

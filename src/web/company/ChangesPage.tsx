@@ -4,21 +4,21 @@ import { Link } from 'react-router';
 import type { Change } from '../../contract/api';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../data/writer';
-import { useBottlesById, useChanges } from '../data/queries';
+import { useCylindersById, useChanges } from '../data/queries';
 import { Button } from '../parts/Button';
 import { Empty, Loaded, Page } from '../parts/Page';
 import { type RowNames, fieldChanges, rowTitle } from '../../record/rows/rowWords';
 import { useRowNames } from '../forms/rows/useRowNames';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import { dateWords, instantWords } from '../../words/dates';
-import { type Names, NO_NAMES, bottlesIn } from '../../words/names';
+import { type Names, NO_NAMES, cylindersIn } from '../../words/names';
 
 export default function ChangesPage() {
   const query = useChanges();
   const changes = query.data?.pages.flatMap((page) => page.changes) ?? [];
   const rowNames = useRowNames(changes.flatMap(({ revision }) => revision ?? []));
-  const bottles = new Map(
-    useBottlesById(bottlesIn(changes.flatMap(({ entry }) => entry ?? [])))?.map((each) => [
+  const cylinders = new Map(
+    useCylindersById(cylindersIn(changes.flatMap(({ entry }) => entry ?? [])))?.map((each) => [
       each.id,
       each.serial,
     ]),
@@ -37,7 +37,7 @@ export default function ChangesPage() {
           <>
             <ol>
               {changes.map((change) => (
-                <ChangeLine key={change.sequence} change={change} bottles={bottles} rowNames={rowNames} />
+                <ChangeLine key={change.sequence} change={change} bottles={cylinders} rowNames={rowNames} />
               ))}
             </ol>
             {query.hasNextPage && (
@@ -63,7 +63,7 @@ interface Known {
   rowNames: RowNames;
 }
 
-function ChangeLine({ change, bottles, rowNames }: { change: Change } & Known) {
+function ChangeLine({ change, bottles: cylinders, rowNames }: { change: Change } & Known) {
   const { people } = useWriter();
   const { entry, revision } = change;
   const by = entry?.by ?? revision?.by;
@@ -77,7 +77,7 @@ function ChangeLine({ change, bottles, rowNames }: { change: Change } & Known) {
         </span>
       </p>
       {entry ? (
-        <EntryChange change={change} entry={entry} bottles={bottles} />
+        <EntryChange change={change} entry={entry} bottles={cylinders} />
       ) : (
         <RowChangeWords change={change} names={rowNames} />
       )}
@@ -88,14 +88,14 @@ function ChangeLine({ change, bottles, rowNames }: { change: Change } & Known) {
 function EntryChange({
   change,
   entry,
-  bottles,
+  bottles: cylinders,
 }: {
   change: Change;
   entry: Entry;
   bottles: Known['bottles'];
 }) {
   const { machineName, siteName, massSystem, leaks } = change;
-  const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles };
+  const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles: cylinders };
   return (
     <div className="min-w-0">
       <p>

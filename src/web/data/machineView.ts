@@ -1,8 +1,8 @@
 /** A machine with all that follows from its entries today, folded once for the page. */
 import { useMemo } from 'react';
 import { type FoldedMachine, foldedMachine } from '../../record/foldedMachine';
-import { bottlesIn } from '../../words/names';
-import { useBottlesById, useMachine, useToday } from './queries';
+import { cylindersIn } from '../../words/names';
+import { useCylindersById, useMachine, useToday } from './queries';
 import { type Machine, usePacks } from './standing';
 
 export type MachineView = FoldedMachine<Machine>;
@@ -14,8 +14,8 @@ export function useMachineView(id: string): {
   const query = useMachine(id);
   const packs = usePacks();
   const machine = query.data;
-  const named = useMemo(() => bottlesIn(machine?.entries ?? []), [machine]);
-  const cylinders = useBottlesById(named);
+  const named = useMemo(() => cylindersIn(machine?.entries ?? []), [machine]);
+  const cylinders = useCylindersById(named);
   const today = useToday(machine?.site.timezone);
   const view = useMemo(
     () => (machine && today !== null ? foldedMachine(machine, packs, today, cylinders ?? []) : null),

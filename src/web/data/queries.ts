@@ -79,29 +79,29 @@ export const useSpaces = (site: string | null) =>
 const MOST_BOTTLES = 500;
 const NONE: Cylinder[] = [];
 /** All bottles of a refrigerant, by serial; none where it is not known. */
-export function useBottlesOf(refrigerant: string | null): Cylinder[] | undefined {
+export function useCylindersOf(refrigerant: string | null): Cylinder[] | undefined {
   const query = { refrigerant: refrigerant ?? '', limit: MOST_BOTTLES };
-  const bottles = useAsk('cylinders', { query }, refrigerant !== null).data?.rows;
-  return refrigerant === null ? NONE : bottles;
+  const cylinders = useAsk('cylinders', { query }, refrigerant !== null).data?.rows;
+  return refrigerant === null ? NONE : cylinders;
 }
-export const useBottlePages = () => usePages('cylinders', { limit: MOST_BOTTLES });
+export const useCylinderPages = () => usePages('cylinders', { limit: MOST_BOTTLES });
 /** Bottles that are named somewhere. */
-export function useBottlesById(ids: readonly string[]): Cylinder[] | undefined {
+export function useCylindersById(ids: readonly string[]): Cylinder[] | undefined {
   const asked = listed(ids);
   const query = useAsk('cylinders', { query: { ids: asked } }, asked !== '');
   return asked === '' ? NONE : query.data?.rows;
 }
 /** Bottles to choose from at a machine: those of its gas first, then others as far as they are listed, and the one that is named. */
-export function useBottlesToHand(refrigerant: string | null, named: string): Cylinder[] {
-  const own = useBottlesOf(refrigerant) ?? NONE;
-  const others = useBottlePages().data?.pages[0]?.rows ?? NONE;
-  const chosen = useBottlesById(named === '' ? [] : [named]) ?? NONE;
+export function useCylindersToHand(refrigerant: string | null, named: string): Cylinder[] {
+  const own = useCylindersOf(refrigerant) ?? NONE;
+  const others = useCylinderPages().data?.pages[0]?.rows ?? NONE;
+  const chosen = useCylindersById(named === '' ? [] : [named]) ?? NONE;
   return useMemo(
     () => [...new Map([...own, ...others, ...chosen].map((each) => [each.id, each])).values()],
     [own, others, chosen],
   );
 }
-export const useBottleFlows = (refrigerant: string) => useAsk('bottles', { parts: { refrigerant } });
+export const useCylinderFlows = (refrigerant: string) => useAsk('bottles', { parts: { refrigerant } });
 
 export type MachinesAsked = Omit<QueryOf<'machines'>, 'after'>;
 /** The first machines that fit. */

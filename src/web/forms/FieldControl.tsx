@@ -9,7 +9,7 @@ import { Ticks } from '../parts/Ticks';
 import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { type Control, type ControlProps, frameOf, textOf } from './fields/control';
-import { Leak, Leaks, NewLeak, OpenLeak, Pack, Stain, TemporaryPart } from './fields/machineFields';
+import { Leak, Leaks, NewLeak, OpenLeak, Pack, OilTrace, TemporaryPart } from './fields/machineFields';
 import { Methods, Owner, Owners, Serves, Site, TimeZone } from './fields/rowFields';
 
 /** A line that is typed. */
@@ -87,7 +87,7 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
   leak: Leak,
   newLeak: NewLeak,
   openLeak: OpenLeak,
-  stain: Stain,
+  stain: OilTrace,
   temporaryPart: TemporaryPart,
   pack: Pack,
   partsLeftOut: Lines,

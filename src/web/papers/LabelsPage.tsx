@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, type LabelSheet } from '../../contract/labels';
 import { addressOf } from '../../contract/endpoints';
 import { parseDay } from '../../core/quantity/day';
-import { useBottlePages, useMachines } from '../data/queries';
+import { useCylinderPages, useMachines } from '../data/queries';
 import { MachinePicker } from '../forms/MachinePicker';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
@@ -35,7 +35,7 @@ export default function LabelsPage() {
   });
   const [picking, setPicking] = useState(false);
   const [row] = useMachines({ ids: machine }, machine !== '').data?.rows ?? [];
-  const bottles = rowsOf(useBottlePages());
+  const cylinders = rowsOf(useCylinderPages());
   const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
   const number = (text: string, least: number): string | null =>
     /^\d+$/.test(text) && Number(text) >= least && Number(text) <= 96
@@ -77,7 +77,7 @@ export default function LabelsPage() {
               value={draft.bottle}
               choices={[
                 { value: '', words: 'choose' },
-                ...bottles.map(({ id, serial, refrigerant }) => ({
+                ...cylinders.map(({ id, serial, refrigerant }) => ({
                   value: id,
                   words: `${serial}, ${refrigerant}`,
                 })),

@@ -35,7 +35,7 @@ export function Newcomers({
 }) {
   const {
     newMachines,
-    strangers: { people, bottles },
+    strangers: { people, bottles: cylinders },
   } = preview;
   return (
     <div className="max-w-prose">
@@ -59,10 +59,10 @@ export function Newcomers({
           onChange={(event) => onDraft({ ...draft, newPeople: event.target.checked })}
         />
       )}
-      {bottles.length > 0 && (
+      {cylinders.length > 0 && (
         <CheckField
           label="Make bottles of serial numbers that are not known here"
-          hint={`${named(bottles)}. Otherwise the numbers stand in their entries as they are written.`}
+          hint={`${named(cylinders)}. Otherwise the numbers stand in their entries as they are written.`}
           checked={draft.newBottles ?? false}
           onChange={(event) => onDraft({ ...draft, newBottles: event.target.checked })}
         />

@@ -1,6 +1,6 @@
 /** What this visit and the machine's history know already: calculators begin with it. */
-import { rateOf } from '../../core/judge/leaking';
-import { leakingMachine } from '../../core/judge/leakingMachine';
+import { rateOf } from '../../core/diagnosis/leaking';
+import { leakingMachine } from '../../core/diagnosis/leakingMachine';
 import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
 import { siOf } from '../../core/visit/stated';

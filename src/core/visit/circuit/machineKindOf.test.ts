@@ -1,6 +1,6 @@
 /** What the judge may blame and ask for, by the drawing of the machine. */
 import { expect, test } from 'vitest';
-import { canBe, canRead } from '../../judge/machineKind';
+import { canBe, canRead } from '../../diagnosis/machineKind';
 import type { CircuitMap } from './map';
 import { machineKindOf } from './machineKindOf';
 

@@ -1,5 +1,5 @@
 /** What the drawing says that a machine has: the judge blames and asks only for that. */
-import type { MachineKind } from '../../judge/machineKind';
+import type { MachineKind } from '../../diagnosis/machineKind';
 import type { CircuitMap } from './map';
 import type { PartTypeName } from './parts';
 

@@ -2,10 +2,16 @@
  * What readings amount to: saturation beside each pressure, superheat, subcooling, split and the difference at the coil,
  * what each figure should be, and whether it is high, low or right. Pa absolute, K.
  */
-import { type Band, SUBCOOLING, SUPERHEAT, bandOf, subcooling, superheat } from '../../bench/superheat';
-import { targets } from '../../bench/targets';
-import { type Observed, READING_NAMES } from '../../judge/readings';
-import { type Lacking, type Numbers, observe, subcoolingShown, superheatShown } from '../../judge/observe';
+import { type Band, SUBCOOLING, SUPERHEAT, bandOf, subcooling, superheat } from '../../calculators/superheat';
+import { targets } from '../../calculators/targets';
+import { type Observed, READING_NAMES } from '../../diagnosis/readings';
+import {
+  type Lacking,
+  type Numbers,
+  observe,
+  subcoolingShown,
+  superheatShown,
+} from '../../diagnosis/observe';
 import type { Kelvins, KelvinsApart, Pascals } from '../../quantity/si';
 import {
   type SaturationTable,

@@ -3,7 +3,7 @@
  * first. The round is the run of the thumb: what every judgement stands on, in the order in which a person reads it.
  */
 import type { Dimension } from '../../quantity/units';
-import { READINGS, type Reading } from '../../judge/readings';
+import { READINGS, type Reading } from '../../diagnosis/readings';
 import type { CircuitMap, MapPart } from '../circuit/map';
 import type { PartTypeName } from '../circuit/parts';
 

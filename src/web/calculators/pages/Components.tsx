@@ -4,11 +4,11 @@ import {
   type Component,
   chargeByComponents,
   lineVolume,
-} from '../../../core/bench/charge/components';
-import type { BenchRefusal } from '../../../core/bench/calculated';
+} from '../../../core/calculators/charge/components';
+import type { CalculatorRefusal } from '../../../core/calculators/calculated';
 import type { Result } from '../../../core/result';
 import { Section } from '../../parts/Page';
-import { benchRefusalWords } from '../../../words/bench';
+import { calculatorRefusalWords } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Big, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
@@ -66,7 +66,7 @@ const GROUPS: readonly { title: string; keys: readonly Key[] }[] = [
 ];
 
 /** The parts that are given; one that is given in part only, or impossibly, is a refusal. */
-function partsOf(si: Record<Key, number | null>): Result<Component[], BenchRefusal> {
+function partsOf(si: Record<Key, number | null>): Result<Component[], CalculatorRefusal> {
   const parts: Component[] = [];
   const { warm, cold } = si;
   if (warm === null || cold === null) return { ok: true, value: [] };
@@ -134,7 +134,7 @@ export default function Components() {
       }
     >
       {!parts.ok ? (
-        <Refused>{benchRefusalWords(parts.refusal, show)}</Refused>
+        <Refused>{calculatorRefusalWords(parts.refusal, show)}</Refused>
       ) : parts.value.length === 0 ? (
         <p className="py-4 text-soft">
           Fill in the parts you know; each that is complete is added. What is left out is left out of the sum

@@ -4,12 +4,12 @@ import {
   controlForBox,
   fromCutOut,
   fromDifferential,
-} from '../../../core/bench/pressureControl';
-import { EVAPORATOR_TD } from '../../../core/bench/targets';
-import type { Outcome } from '../../../core/bench/calculated';
+} from '../../../core/calculators/pressureControl';
+import { EVAPORATOR_TD } from '../../../core/calculators/targets';
+import type { Outcome } from '../../../core/calculators/calculated';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
-import { CONTROL_WARNING_WORDS } from '../../../words/bench';
+import { CONTROL_WARNING_WORDS } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Big, Caution } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';

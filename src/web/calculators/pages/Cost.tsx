@@ -1,5 +1,5 @@
 /** What will this leak cost? Twelve months of top-offs against a repair. */
-import { leakMoney } from '../../../core/bench/money';
+import { leakMoney } from '../../../core/calculators/money';
 import { figureText } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
 import { LazyCurves } from '../charts/LazyCurves';

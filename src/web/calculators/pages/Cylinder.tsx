@@ -1,7 +1,7 @@
 /** How full may this bottle be? Limit, room and the weight at which to stop. */
-import { cylinderRoom } from '../../../core/bench/charge/cylinder';
+import { cylinderRoom } from '../../../core/calculators/charge/cylinder';
 import { REFRIGERANT_NAMES } from '../../../core/refrigerant/refrigerant';
-import { useBottlePages } from '../../data/queries';
+import { useCylinderPages } from '../../data/queries';
 import { MoreRows, rowsOf } from '../../parts/Pages';
 import { SelectField } from '../../parts/Field';
 import { useBenchForm } from '../form';
@@ -33,16 +33,16 @@ const STATES = {
 export default function Cylinder() {
   const form = useBenchForm('cylinder', SPECS, { holds: '', bottle: '' });
   const { show } = form;
-  const listed = useBottlePages();
-  const bottles = rowsOf(listed).filter((each) => each.waterCapacityL != null && each.tare != null);
+  const listed = useCylinderPages();
+  const cylinders = rowsOf(listed).filter((each) => each.waterCapacityL != null && each.tare != null);
   const pick = (id: string) => {
-    const bottle = bottles.find((each) => each.id === id);
-    if (!bottle?.tare || bottle.waterCapacityL == null) return form.choose('bottle', '');
+    const cylinder = cylinders.find((each) => each.id === id);
+    if (!cylinder?.tare || cylinder.waterCapacityL == null) return form.choose('bottle', '');
     form.put({
-      choices: { bottle: id, holds: bottle.refrigerant },
+      choices: { bottle: id, holds: cylinder.refrigerant },
       measures: {
-        waterCapacity: { text: String(bottle.waterCapacityL), unit: 'L' },
-        tare: { text: String(bottle.tare.value), unit: bottle.tare.unit },
+        waterCapacity: { text: String(cylinder.waterCapacityL), unit: 'L' },
+        tare: { text: String(cylinder.tare.value), unit: cylinder.tare.unit },
       },
     });
   };
@@ -52,7 +52,7 @@ export default function Cylinder() {
       form={form}
       inputs={
         <>
-          {bottles.length > 0 && (
+          {cylinders.length > 0 && (
             <SelectField
               label="A bottle on the list"
               optional
@@ -60,7 +60,10 @@ export default function Cylinder() {
               onChange={(event) => pick(event.target.value)}
               choices={[
                 { value: '', words: 'another bottle' },
-                ...bottles.map((each) => ({ value: each.id, words: `${each.serial}, ${each.refrigerant}` })),
+                ...cylinders.map((each) => ({
+                  value: each.id,
+                  words: `${each.serial}, ${each.refrigerant}`,
+                })),
               ]}
             />
           )}

@@ -1,17 +1,21 @@
 /** Is it tight and dry? The rise after the pump is shut off, fitted in a worker, with the three explanations drawn. */
 import { useEffect, useMemo } from 'react';
-import { type RiseJudged } from '../../../core/bench/evacuation/judgeRise';
-import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
-import { waterBoils } from '../../../core/bench/evacuation/water';
-import { COMMON_GAUGE, readTo } from '../../../core/bench/evacuation/gauge';
-import { SHARE_THAT_MATTERS } from '../../../core/bench/atWork';
-import { volumesInside } from '../../../core/bench/release';
-import { slopeOf, widest } from '../../../core/bench/evacuation/vacuumLeak';
+import { type RiseJudged } from '../../../core/calculators/evacuation/judgeRise';
+import {
+  VACUUM_GOALS,
+  type VacuumGoalName,
+  evacuationVerdict,
+} from '../../../core/calculators/evacuation/verdict';
+import { waterBoils } from '../../../core/calculators/evacuation/water';
+import { COMMON_GAUGE, readTo } from '../../../core/calculators/evacuation/gauge';
+import { SHARE_THAT_MATTERS } from '../../../core/calculators/atWork';
+import { volumesInside } from '../../../core/calculators/release';
+import { slopeOf, widest } from '../../../core/calculators/evacuation/vacuumLeak';
 import { MICRON, type UnitOf } from '../../../core/quantity/units';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
-import { RISE_SAID } from '../../../words/bench';
+import { RISE_SAID } from '../../../words/calculators';
 import { durationWords } from '../../../words/measures';
 import { type BenchForm, useBenchForm } from '../form';
 import { Answer, Caution, Refused } from '../parts/Answer';

@@ -2,8 +2,8 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { type Day, addDays } from '../../../core/quantity/day';
-import type { DateRange, Forecast as Found } from '../../../core/judge/forecast';
-import type { LeakingMachine } from '../../../core/judge/leaking';
+import type { DateRange, Forecast as Found } from '../../../core/diagnosis/forecast';
+import type { LeakingMachine } from '../../../core/diagnosis/leaking';
 import { useLeakingPages, useToday } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';

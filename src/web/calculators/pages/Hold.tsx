@@ -1,12 +1,12 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
-import { fahrenheitDegrees } from '../../../core/bench/calculated';
-import { judgeHold } from '../../../core/bench/hold';
-import { type HeldSection, standingTime } from '../../../core/bench/holdLoss';
-import { gasesOf, yearlyOutcome } from '../../../core/bench/lossAsGas';
+import { fahrenheitDegrees } from '../../../core/calculators/calculated';
+import { judgeHold } from '../../../core/calculators/hold';
+import { type HeldSection, standingTime } from '../../../core/calculators/holdLoss';
+import { gasesOf, yearlyOutcome } from '../../../core/calculators/lossAsGas';
 import { YEAR_S } from '../../../core/quantity/units';
 import { Choices } from '../../parts/Choices';
 import { TextArea } from '../../parts/Field';
-import { WEAK_WORDS } from '../../../words/bench';
+import { WEAK_WORDS } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Big, Caution, Refused } from '../parts/Answer';
 import { LossAsGas } from '../parts/LossAsGas';

@@ -1,12 +1,12 @@
 /** What is wrong with it? Readings by touch or by number, ranked causes with their reasons, and what to read next. */
-import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/bench/targets';
-import { type SignsRead, observe } from '../../../core/judge/observe';
-import { type MachineKind, anyMachine, canRead } from '../../../core/judge/machineKind';
-import { type RankedCause, judge } from '../../../core/judge/rank';
-import { type Observed, READING_NAMES, type Reading } from '../../../core/judge/readings';
+import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/calculators/targets';
+import { type SignsRead, observe } from '../../../core/diagnosis/observe';
+import { type MachineKind, anyMachine, canRead } from '../../../core/diagnosis/machineKind';
+import { type RankedCause, diagnose } from '../../../core/diagnosis/rank';
+import { type Observed, READING_NAMES, type Reading } from '../../../core/diagnosis/readings';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
-import { benchRefusalWords } from '../../../words/bench';
-import { CAUSE_WORDS, READING_WORDS } from '../../../words/judge';
+import { calculatorRefusalWords } from '../../../words/calculators';
+import { CAUSE_WORDS, READING_WORDS } from '../../../words/diagnosis';
 import { lackingWords } from '../../../words/readings';
 import { Choices } from '../../parts/Choices';
 import { useBenchForm } from '../form';
@@ -130,12 +130,12 @@ function Judged({ read, form }: { read: SignsRead; form: Form }) {
   // What was said by touch stands against what a number would say.
   const observed = { ...read.observed, ...chosen } as Observed;
   const count = Object.keys(observed).length;
-  const judgement = judge(observed, kindOf(form));
+  const judgement = diagnose(observed, kindOf(form));
   const [first] = judgement.ranked;
   return (
     <>
       {read.refusals.map((refusal, index) => (
-        <Refused key={index}>{benchRefusalWords(refusal, show)}</Refused>
+        <Refused key={index}>{calculatorRefusalWords(refusal, show)}</Refused>
       ))}
       {read.lacking.length > 0 && (
         <ul className="mb-2" aria-label="Readings that cannot speak yet">

@@ -1,12 +1,12 @@
 /** One leak in all the ways people see it, and which method could see it. */
-import { ROOM_K, fahrenheitDegrees } from '../../../core/bench/calculated';
-import { fallFound } from '../../../core/bench/hold';
-import { readingDoubt } from '../../../core/bench/holdTail';
-import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/bench/leakSize';
+import { ROOM_K, fahrenheitDegrees } from '../../../core/calculators/calculated';
+import { fallFound } from '../../../core/calculators/hold';
+import { readingDoubt } from '../../../core/calculators/holdTail';
+import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/calculators/leakSize';
 import { measureText } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
 import { SelectField } from '../../parts/Field';
-import { DETECTION_LIMIT_WORDS } from '../../../words/bench';
+import { DETECTION_LIMIT_WORDS } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Answer } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';

@@ -1,7 +1,7 @@
 /** How long must the pump run? By volume, pump and hoses, with the usual sets beside it. */
 import { MICRON } from '../../../core/quantity/units';
-import { pumpCheck } from '../../../core/bench/evacuation/pumpCheck';
-import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/bench/evacuation/pumpDown';
+import { pumpCheck } from '../../../core/calculators/evacuation/pumpCheck';
+import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/calculators/evacuation/pumpDown';
 import { CheckField } from '../../parts/Field';
 import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';

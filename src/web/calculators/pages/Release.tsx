@@ -1,5 +1,5 @@
 /** How much got out when a section was opened. */
-import { release, volumeByCharge } from '../../../core/bench/release';
+import { release, volumeByCharge } from '../../../core/calculators/release';
 import { useBenchForm } from '../form';
 import { Big, Caution } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';

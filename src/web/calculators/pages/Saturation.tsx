@@ -7,7 +7,7 @@ import {
   saturationTemperature,
 } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
-import { benchRefusalWords } from '../../../words/bench';
+import { calculatorRefusalWords } from '../../../words/calculators';
 import { readIn } from '../../../words/measures';
 import { SaturationGrip } from '../charts/SaturationGrip';
 import { type Moved } from '../charts/curveSides';
@@ -72,7 +72,7 @@ function State({
   const line = known === 'liquid' ? 'bubble' : 'dew';
   const temperature =
     known === 'temperature' ? { ok: true as const, value: given } : saturationTemperature(table, line, given);
-  if (!temperature.ok) return <Refused>{benchRefusalWords(temperature.refusal, show)}</Refused>;
+  if (!temperature.ok) return <Refused>{calculatorRefusalWords(temperature.refusal, show)}</Refused>;
   const state = saturatedState(table, temperature.value);
   const move = (moved: Moved) => {
     if (moved.axis === 'temperature') {
@@ -93,7 +93,7 @@ function State({
       choices: { known: moved.side },
     });
   };
-  if (!state.ok) return <Refused>{benchRefusalWords(state.refusal, show)}</Refused>;
+  if (!state.ok) return <Refused>{calculatorRefusalWords(state.refusal, show)}</Refused>;
   const { bubblePressure, dewPressure, liquidDensity, vapourDensity } = state.value;
   const glide = hasGlide(table);
   const summary = `${table.name} at ${show('temperature', temperature.value)}: ${glide ? `${show('pressure', bubblePressure)} bubble, ${show('pressure', dewPressure)} dew` : show('pressure', bubblePressure)}`;

@@ -1,7 +1,7 @@
 /** Is there liquid left? Standing pressure against saturation at ambient. */
-import { fahrenheitDegrees } from '../../../core/bench/calculated';
-import { type StandingVerdict, standingCheck } from '../../../core/bench/standingCheck';
-import { STANDING_VERDICT_WORDS } from '../../../words/bench';
+import { fahrenheitDegrees } from '../../../core/calculators/calculated';
+import { type StandingVerdict, standingCheck } from '../../../core/calculators/standingCheck';
+import { STANDING_VERDICT_WORDS } from '../../../words/calculators';
 import { SaturationCurve } from '../charts/SaturationCurve';
 import { useBenchForm } from '../form';
 import { Verdict } from '../parts/Answer';

@@ -7,9 +7,9 @@ import {
   SUPERHEAT,
   subcooling,
   superheat,
-} from '../../../core/bench/superheat';
-import { valveAdvice } from '../../../core/bench/valveAdvice';
-import { valveWords } from '../../../words/bench';
+} from '../../../core/calculators/superheat';
+import { valveAdvice } from '../../../core/calculators/valveAdvice';
+import { valveWords } from '../../../words/calculators';
 import { SaturationCurve } from '../charts/SaturationCurve';
 import { useBenchForm } from '../form';
 import { Answer, Big, Verdict, Wanted } from '../parts/Answer';

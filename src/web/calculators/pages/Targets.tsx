@@ -1,11 +1,11 @@
 /** What the gauges should read on this box in this weather, beside what they do read. */
-import { fahrenheitDegrees } from '../../../core/bench/calculated';
+import { fahrenheitDegrees } from '../../../core/calculators/calculated';
 import {
   CONDENSER_SPLIT,
   EVAPORATOR_TD,
   type Targets as TargetPressures,
   targets,
-} from '../../../core/bench/targets';
+} from '../../../core/calculators/targets';
 import { Choices } from '../../parts/Choices';
 import { CheckField } from '../../parts/Field';
 import { useBenchForm } from '../form';

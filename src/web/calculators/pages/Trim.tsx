@@ -1,7 +1,7 @@
 /** Add more, or stop? By superheat and subcooling. */
-import { type Effect, type Metering, trim } from '../../../core/bench/charge/trim';
+import { type Effect, type Metering, trim } from '../../../core/calculators/charge/trim';
 import { Choices } from '../../parts/Choices';
-import { TRIM_WORDS } from '../../../words/bench';
+import { TRIM_WORDS } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Caution, Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';

@@ -1,5 +1,5 @@
 /** What stays in my hoses, and what to weigh so that the right charge is inside. */
-import { hoseContent, weighOut } from '../../../core/bench/charge/hoses';
+import { hoseContent, weighOut } from '../../../core/calculators/charge/hoses';
 import { measureText } from '../../../core/quantity/measure';
 import {
   type SaturationTable,
@@ -8,7 +8,7 @@ import {
   vapourDensity,
 } from '../../../core/refrigerant/saturation';
 import { Choices } from '../../parts/Choices';
-import { benchRefusalWords } from '../../../words/bench';
+import { calculatorRefusalWords } from '../../../words/calculators';
 import { useBenchForm } from '../form';
 import { Answer, Big, Caution, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
@@ -84,11 +84,11 @@ function Weighed({
 }) {
   const { show } = form;
   const liquid = saturatedState(table, si.liquid);
-  if (!liquid.ok) return <Refused>{benchRefusalWords(liquid.refusal, show)}</Refused>;
+  if (!liquid.ok) return <Refused>{calculatorRefusalWords(liquid.refusal, show)}</Refused>;
   const boiling = saturationTemperature(table, 'dew', si.suction);
-  if (!boiling.ok) return <Refused>{benchRefusalWords(boiling.refusal, show)}</Refused>;
+  if (!boiling.ok) return <Refused>{calculatorRefusalWords(boiling.refusal, show)}</Refused>;
   const vapour = vapourDensity(table, boiling.value);
-  if (!vapour.ok) return <Refused>{benchRefusalWords(vapour.refusal, show)}</Refused>;
+  if (!vapour.ok) return <Refused>{calculatorRefusalWords(vapour.refusal, show)}</Refused>;
   const full = hoseContent({ ...si, density: liquid.value.liquidDensity });
   if (!full.ok) return <Answer outcome={full}>{() => null}</Answer>;
   const pulledEmpty = form.choice.off === 'empty';

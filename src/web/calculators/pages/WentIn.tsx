@@ -1,5 +1,5 @@
 /** How much went in: bottles before and after, up to three. */
-import { type Weighing, weighedIn } from '../../../core/bench/charge/weighed';
+import { type Weighing, weighedIn } from '../../../core/calculators/charge/weighed';
 import { useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
@@ -9,8 +9,8 @@ import { RefrigerantPick } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 import { gasNameOf } from '../../../words/gas';
 
-const before = (bottle: string) => ({ label: `${bottle} bottle before`, dimension: 'mass' as const });
-const after = (bottle: string) => ({ label: `${bottle} bottle after`, dimension: 'mass' as const });
+const before = (cylinder: string) => ({ label: `${cylinder} bottle before`, dimension: 'mass' as const });
+const after = (cylinder: string) => ({ label: `${cylinder} bottle after`, dimension: 'mass' as const });
 const POUND = 0.45359237;
 const SPECS = {
   before1: { ...before('First'), example: 24 * POUND },
@@ -31,10 +31,10 @@ export default function WentIn() {
     ['the second bottle', si.before2, si.after2],
     ['the third bottle', si.before3, si.after3],
   ];
-  const weighings = rows.flatMap(([bottle, one, two]): Weighing[] =>
-    one !== null && two !== null ? [{ bottle, before: one, after: two }] : [],
+  const weighings = rows.flatMap(([cylinder, one, two]): Weighing[] =>
+    one !== null && two !== null ? [{ bottle: cylinder, before: one, after: two }] : [],
   );
-  const half = rows.filter(([, one, two]) => (one === null) !== (two === null)).map(([bottle]) => bottle);
+  const half = rows.filter(([, one, two]) => (one === null) !== (two === null)).map(([cylinder]) => cylinder);
   return (
     <BenchPage
       name="went-in"

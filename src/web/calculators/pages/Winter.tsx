@@ -1,5 +1,5 @@
 /** How much more for winter? The charge that floods the condenser. */
-import { winterCharge } from '../../../core/bench/charge/winter';
+import { winterCharge } from '../../../core/calculators/charge/winter';
 import { useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';

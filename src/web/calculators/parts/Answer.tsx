@@ -1,9 +1,9 @@
 /** The answer of a calculator: what is still wanted, why it is refused, or the figure with its working. */
 import type { ReactNode } from 'react';
-import type { BenchRefusal, Calculated } from '../../../core/bench/calculated';
+import type { CalculatorRefusal, Calculated } from '../../../core/calculators/calculated';
 import type { Result } from '../../../core/result';
 import { WorkingDisclosure } from '../../parts/Working';
-import { benchRefusalWords, workingWords } from '../../../words/bench';
+import { calculatorRefusalWords, workingWords } from '../../../words/calculators';
 import { useBench } from '../setting';
 
 export function Wanted({ wanted }: { wanted: readonly string[] }) {
@@ -23,11 +23,11 @@ export function Answer<Value>({
   outcome,
   children,
 }: {
-  outcome: Result<Calculated<Value>, BenchRefusal>;
+  outcome: Result<Calculated<Value>, CalculatorRefusal>;
   children: (value: Value) => ReactNode;
 }) {
   const { show } = useBench();
-  if (!outcome.ok) return <Refused>{benchRefusalWords(outcome.refusal, show)}</Refused>;
+  if (!outcome.ok) return <Refused>{calculatorRefusalWords(outcome.refusal, show)}</Refused>;
   return (
     <div className="mb-4">
       <div aria-live="polite">{children(outcome.value.value)}</div>

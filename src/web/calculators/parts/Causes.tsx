@@ -1,8 +1,8 @@
 /** Ranked causes with their reasons, and what to read next. */
-import type { Judgement } from '../../../core/judge/rank';
-import { READINGS, type Reading } from '../../../core/judge/readings';
+import type { Diagnosis } from '../../../core/diagnosis/rank';
+import { READINGS, type Reading } from '../../../core/diagnosis/readings';
 import { Section } from '../../parts/Page';
-import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../../words/judge';
+import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../../../words/diagnosis';
 import { ofCount } from '../../../words/counts';
 
 const SHOWN_CAUSES = 4;
@@ -11,7 +11,7 @@ export const valueWords = (reading: Reading, value: string): string =>
   VALUE_WORDS[`${reading} ${value}`] ?? value;
 export const percent = (share: number): string => `${String(Math.round(share * 100))} %`;
 
-export function Causes({ judgement }: { judgement: Judgement }) {
+export function Causes({ judgement }: { judgement: Diagnosis }) {
   return (
     <Section title="Likely causes">
       <ol aria-live="polite">
@@ -48,7 +48,7 @@ export function Causes({ judgement }: { judgement: Judgement }) {
 }
 
 /** How sure the leading cause is, and why: one of two where nothing read parts them, and what was left aside. */
-export function HowSure({ judgement: { ranked, oneOfTwo, aside } }: { judgement: Judgement }) {
+export function HowSure({ judgement: { ranked, oneOfTwo, aside } }: { judgement: Diagnosis }) {
   const [first] = ranked;
   return (
     <>
@@ -80,7 +80,7 @@ export function HowSure({ judgement: { ranked, oneOfTwo, aside } }: { judgement:
 
 const CLEAR = 0.5;
 
-export function Next({ judgement: { next } }: { judgement: Judgement }) {
+export function Next({ judgement: { next } }: { judgement: Diagnosis }) {
   if (!next) return <p className="mb-4">No further reading would change much.</p>;
   return (
     <Section title="Read this next">

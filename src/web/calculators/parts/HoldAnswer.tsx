@@ -1,6 +1,6 @@
 /** The verdict on a hold: what fell, what temperature explains, and the chart of both. */
-import { type HoldJudged } from '../../../core/bench/hold';
-import { HOLD_SAID, LOSS_IN_DOUBT, WEAK_WORDS } from '../../../words/bench';
+import { type HoldJudged } from '../../../core/calculators/hold';
+import { HOLD_SAID, LOSS_IN_DOUBT, WEAK_WORDS } from '../../../words/calculators';
 import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { Big, Caution, Verdict } from './Answer';

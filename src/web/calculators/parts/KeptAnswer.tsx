@@ -1,6 +1,6 @@
 /** An answer that can be kept with a machine: the figures, what belongs below them, and "Keep this". */
 import type { ReactNode } from 'react';
-import type { BenchRefusal, Calculated } from '../../../core/bench/calculated';
+import type { CalculatorRefusal, Calculated } from '../../../core/calculators/calculated';
 import type { Result } from '../../../core/result';
 import { Answer } from './Answer';
 import { AnswerStrip } from './AnswerStrip';
@@ -14,7 +14,7 @@ export function KeptAnswer<Value>({
   below,
   ...rest
 }: {
-  outcome: Result<Calculated<Value>, BenchRefusal>;
+  outcome: Result<Calculated<Value>, CalculatorRefusal>;
   summary: (value: Value) => string;
   /** figures to file in SI; the whole value where nothing is said */
   result?: (value: Value) => Record<string, unknown>;

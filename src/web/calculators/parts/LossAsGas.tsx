@@ -1,6 +1,6 @@
 /** A loss as gas a year at work: a range, since nobody knows whether a leak is molecular or laminar. */
-import type { Outcome } from '../../../core/bench/calculated';
-import type { Range } from '../../../core/bench/series/explanation';
+import type { Outcome } from '../../../core/calculators/calculated';
+import type { Range } from '../../../core/calculators/series/explanation';
 import { YEAR_S } from '../../../core/quantity/units';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { Answer, Big } from './Answer';

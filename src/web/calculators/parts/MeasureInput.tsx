@@ -1,6 +1,6 @@
 /** A measure of a calculator: its field of the form, in the air of the bench. */
 import { MeasureInput as Input } from '../../parts/MeasureInput';
-import { measureRefusalWords } from '../../../words/bench';
+import { measureRefusalWords } from '../../../words/calculators';
 import { useBench } from '../setting';
 import type { MeasureField } from '../form';
 

@@ -1,7 +1,7 @@
 /** One reading of the machine by touch: its values as buttons, and "not read". */
-import { READINGS, type Reading } from '../../../core/judge/readings';
+import { READINGS, type Reading } from '../../../core/diagnosis/readings';
 import { Choices } from '../../parts/Choices';
-import { READING_WORDS, VALUE_WORDS } from '../../../words/judge';
+import { READING_WORDS, VALUE_WORDS } from '../../../words/diagnosis';
 
 export function ReadingChoice({
   reading,

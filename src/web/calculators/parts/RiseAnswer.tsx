@@ -1,11 +1,15 @@
 /** The verdict on a rise: its words, how sure and why, its chart with the fitted curves, and where water would boil. */
-import { CAUSES_OF_RISE, type CauseOfRise } from '../../../core/bench/evacuation/explanations';
-import type { RiseJudged } from '../../../core/bench/evacuation/judgeRise';
-import type { RiseWord } from '../../../core/bench/evacuation/lookAt';
-import { VACUUM_GOALS, type VacuumGoalName, evacuationVerdict } from '../../../core/bench/evacuation/verdict';
-import { curveAt } from '../../../core/bench/series/explanation';
+import { CAUSES_OF_RISE, type CauseOfRise } from '../../../core/calculators/evacuation/explanations';
+import type { RiseJudged } from '../../../core/calculators/evacuation/judgeRise';
+import type { RiseWord } from '../../../core/calculators/evacuation/lookAt';
+import {
+  VACUUM_GOALS,
+  type VacuumGoalName,
+  evacuationVerdict,
+} from '../../../core/calculators/evacuation/verdict';
+import { curveAt } from '../../../core/calculators/series/explanation';
 import type { UnitOf } from '../../../core/quantity/units';
-import { CAUSE_OF_RISE_WORDS, EVACUATION_REASON_WORDS, RISE_SAID } from '../../../words/bench';
+import { CAUSE_OF_RISE_WORDS, EVACUATION_REASON_WORDS, RISE_SAID } from '../../../words/calculators';
 import { bareFigure } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
 import { Big, Caution, Verdict } from './Answer';

@@ -1,7 +1,7 @@
 /** What a climb under vacuum is as gas a year at work: a range, since nobody knows the kind of the leak. */
-import type { RiseJudged } from '../../../core/bench/evacuation/judgeRise';
-import { yearlyOutcome } from '../../../core/bench/lossAsGas';
-import { type LeakingCircuit, widest, yearlyLoss } from '../../../core/bench/evacuation/vacuumLeak';
+import type { RiseJudged } from '../../../core/calculators/evacuation/judgeRise';
+import { yearlyOutcome } from '../../../core/calculators/lossAsGas';
+import { type LeakingCircuit, widest, yearlyLoss } from '../../../core/calculators/evacuation/vacuumLeak';
 import { useBench } from '../setting';
 import { LossAsGas } from './LossAsGas';
 

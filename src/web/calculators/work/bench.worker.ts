@@ -1,6 +1,6 @@
 /** The worker: one request, replies with the share done, then the result. Stopping it is ending it. */
-import { judgeRise } from '../../../core/bench/evacuation/judgeRise';
-import { forecastFleet } from '../../../core/judge/forecast';
+import { judgeRise } from '../../../core/calculators/evacuation/judgeRise';
+import { forecastFleet } from '../../../core/diagnosis/forecast';
 import type { Request } from './tasks';
 
 const progress = (share: number): void => self.postMessage({ share });

@@ -1,7 +1,7 @@
 /** Long work of the bench, done off the screen's thread: what goes to the worker and what comes back. */
-import type { RiseInput, judgeRise } from '../../../core/bench/evacuation/judgeRise';
-import type { Drawing, Forecast } from '../../../core/judge/forecast';
-import type { LeakingMachine } from '../../../core/judge/leaking';
+import type { RiseInput, judgeRise } from '../../../core/calculators/evacuation/judgeRise';
+import type { Drawing, Forecast } from '../../../core/diagnosis/forecast';
+import type { LeakingMachine } from '../../../core/diagnosis/leaking';
 
 export interface Tasks {
   rise: { input: RiseInput; result: ReturnType<typeof judgeRise> };

@@ -1,7 +1,7 @@
 /** Fields that are answered from the machine's own record: its leaks, its stains, its temporary parts, its rule sets. */
 import { labelOf } from '../../../core/logbook/leakLabels';
 import { fittedParts, temporaryParts } from '../../../core/visit/partsFitted';
-import { stainsOf } from '../../../core/visit/stains';
+import { oilTracesOf } from '../../../core/visit/oilTraces';
 import { type LeakDraft, leakDraftOf } from '../../../record/leakDraft';
 import { PACK_WORDS } from '../../../words/codes';
 import type { Choice } from '../../../words/choice';
@@ -89,13 +89,13 @@ export const OpenLeak: Control<'openLeak'> = (props) => {
   );
 };
 
-export const Stain: Control<'stain'> = (props) => {
-  const stains = stainsOf(machineOf(props).standing.history.entries);
-  return stains.length === 0 ? null : (
+export const OilTrace: Control<'stain'> = (props) => {
+  const oilTraces = oilTracesOf(machineOf(props).standing.history.entries);
+  return oilTraces.length === 0 ? null : (
     <OneOf
       props={props}
       none="a new one"
-      choices={stains.map((each) => ({
+      choices={oilTraces.map((each) => ({
         value: each.id,
         words: `${each.place}, seen ${dayWords(each.seenOn)}`,
       }))}

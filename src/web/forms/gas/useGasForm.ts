@@ -8,7 +8,7 @@ import { effectiveOf } from '../../../core/logbook/order';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/writer';
-import { useBottlesToHand } from '../../data/queries';
+import { useCylindersToHand } from '../../data/queries';
 import { rememberMachine } from '../../data/recentMachines';
 import { type Machine, usePacks } from '../../data/standing';
 import { standingWith } from '../../../record/foldedMachine';
@@ -91,7 +91,7 @@ export function useGasForm(props: GasFormProps) {
   const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
   const charged = chargedUnit(present.history);
   const system = massSystemOf(machine.site, charged);
-  const cylinders = useBottlesToHand(present.present.refrigerant?.name ?? null, draft.cylinderId);
+  const cylinders = useCylindersToHand(present.present.refrigerant?.name ?? null, draft.cylinderId);
   const unit = bareUnit(system, charged);
   const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit, corrected);
   // What it would mean is shown before a reason is given or a writer chosen.

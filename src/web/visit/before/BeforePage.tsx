@@ -18,9 +18,9 @@ import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteSheet } from '../../data/writeSheet';
-import { BottleList } from '../../panels/BottleList';
+import { CylinderList } from '../../panels/CylinderList';
 import { type MachineView, useMachineView } from '../../data/machineView';
-import { Stains, Unknown, Notes, Leaks, Parts } from './digest';
+import { OilTraces, Unknown, Notes, Leaks, Parts } from './digest';
 import { gasName, gasWords } from '../../../words/gas';
 
 export default function BeforePage() {
@@ -73,7 +73,7 @@ export function BeforeDigest({ view }: { view: MachineView }) {
         <Notes digest={digest} />
         <Leaks digest={digest} />
         <Parts digest={digest} view={view} />
-        <Stains view={view} />
+        <OilTraces view={view} />
       </div>
       <div>
         <Running view={view} />
@@ -156,7 +156,7 @@ function Packing({ digest, view }: { digest: BeforeDriving; view: MachineView })
             missing > 0 &&
             `, about ${massText(missing * 1000, system)} if it is to be filled`}
           {gas && ': '}
-          {gas && <BottleList refrigerant={gas.name} system={system} />}
+          {gas && <CylinderList refrigerant={gas.name} system={system} />}
         </li>
         <li>
           A recovery bottle {gas ? `of ${gas.name} with room` : 'that holds nothing else'}: it may be filled

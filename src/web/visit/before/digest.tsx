@@ -1,7 +1,7 @@
 /** What the history says before driving: stains, notes of the last person, places that leaked, parts with a date. */
 import type { ReactNode } from 'react';
 import { type BeforeDriving } from '../../../core/visit/beforeDriving';
-import { stainsOf, toLookAgain } from '../../../core/visit/stains';
+import { oilTracesOf, toLookAgain } from '../../../core/visit/oilTraces';
 import { valueOf } from '../../../core/visit/stated';
 import { useWriter } from '../../data/writer';
 import { Section } from '../../parts/Page';
@@ -13,32 +13,32 @@ import { type MachineView } from '../../data/machineView';
 import { timesWords } from '../../../words/counts';
 
 /** Stains that misled somebody before, or that were cleaned to see whether they come back. */
-export function Stains({ view }: { view: MachineView }) {
-  const stains = stainsOf(view.standing.history.entries);
-  if (stains.length === 0) return null;
+export function OilTraces({ view }: { view: MachineView }) {
+  const oilTraces = oilTracesOf(view.standing.history.entries);
+  if (oilTraces.length === 0) return null;
   const photos = photosOf(view.standing.history.entries);
   return (
     <Section title="Oil stains on record">
       <ul>
-        {stains.map((stain) => (
-          <li key={stain.id} className="rule-b py-1.5">
-            <span className="font-semibold">{stain.place}</span>
+        {oilTraces.map((oilTrace) => (
+          <li key={oilTrace.id} className="rule-b py-1.5">
+            <span className="font-semibold">{oilTrace.place}</span>
             <span className="block text-soft">
-              {`cause ${statedWords<string>(stain.cause, (cause) => cause) ?? 'not recorded'}`},{' '}
-              {stain.cleanedOn === null ? 'not cleaned' : `cleaned ${dayWords(stain.cleanedOn)}`}
-              {toLookAgain([stain]).length > 0 && (
+              {`cause ${statedWords<string>(oilTrace.cause, (cause) => cause) ?? 'not recorded'}`},{' '}
+              {oilTrace.cleanedOn === null ? 'not cleaned' : `cleaned ${dayWords(oilTrace.cleanedOn)}`}
+              {toLookAgain([oilTrace]).length > 0 && (
                 <span className="font-semibold text-ochre"> · look whether it came back</span>
               )}
-              {valueOf(stain.result) === 'cameBack' && (
+              {valueOf(oilTrace.result) === 'cameBack' && (
                 <span className="font-semibold text-brick"> · came back</span>
               )}
-              {valueOf(stain.result) === 'stayedClean' && ' · stayed clean'}
+              {valueOf(oilTrace.result) === 'stayedClean' && ' · stayed clean'}
             </span>
             {photos
-              .filter(({ note }) => note.stain === stain.id)
+              .filter(({ note }) => note.stain === oilTrace.id)
               .map(({ entry, note }) => (
                 <span key={entry.id} className="block max-w-60">
-                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? stain.place} />
+                  <Picture file={note.file} marks={note.marks ?? []} words={note.caption ?? oilTrace.place} />
                 </span>
               ))}
           </li>

@@ -1,6 +1,6 @@
 /** Weighing at the bottle: before and after, less what stays in the hoses, kept as it is typed. */
-import { hoseContent } from '../../../core/bench/charge/hoses';
-import { weighedIn } from '../../../core/bench/charge/weighed';
+import { hoseContent } from '../../../core/calculators/charge/hoses';
+import { weighedIn } from '../../../core/calculators/charge/weighed';
 import { fromSi, parseMeasure } from '../../../core/quantity/measure';
 import { MASS_UNITS, type MassUnit, grams } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
@@ -9,8 +9,8 @@ import type { Direction } from '../../../record/gasDraft';
 import { readingsNow } from '../../../core/visit/readings/series';
 import { readNumber } from '../../../core/visit/visitRecord';
 import { useTable } from '../../data/useTable';
-import { useBottlesOf } from '../../data/queries';
-import { benchRefusalWords } from '../../../words/bench';
+import { useCylindersOf } from '../../data/queries';
+import { calculatorRefusalWords } from '../../../words/calculators';
 import { readIn, shownIn } from '../../../words/measures';
 import { readKept, writeKept } from '../../data/kept';
 import { useKeptDraft } from '../../data/useKeptDraft';
@@ -57,7 +57,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
     `${visitId} ${view.machine.appliance.id} weighing${out ? ' out' : ''}`,
     () => ({ ...FRESH, ...readKept<Hoses>(HOSES) }),
   );
-  const bottles = useBottlesOf(name) ?? [];
+  const cylinders = useCylindersOf(name) ?? [];
   const read = <D extends 'mass' | 'length' | 'temperature'>(dimension: D, text: string) =>
     parseMeasure(
       dimension,
@@ -71,7 +71,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
   const length = read('length', draft.length);
   const bore = read('length', draft.bore);
   const liquid = read('temperature', draft.liquid);
-  const bottle = bottles.find((each) => each.id === draft.bottle)?.serial ?? 'bottle';
+  const cylinder = cylinders.find((each) => each.id === draft.bottle)?.serial ?? 'bottle';
   // A hose keeps vapour at what the machine runs at now, not at what it was found with.
   const now = readingsNow(record.entries);
   const suction = readNumber(now, 'suction') ?? figuresFor(now)?.aim?.suction ?? null;
@@ -98,23 +98,23 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
         ? hoseContent({ bore: bore.value.si, length: length.value.si, count: 1, density: density.value })
         : null;
     if (held?.ok) kept = held.value.value.mass;
-    else if (held) problem = benchRefusalWords(held.refusal, show);
-    else if (density && !density.ok) problem = benchRefusalWords(density.refusal, show);
+    else if (held) problem = calculatorRefusalWords(held.refusal, show);
+    else if (density && !density.ok) problem = calculatorRefusalWords(density.refusal, show);
   }
   const moved =
     draft.way === 'zeroed'
       ? counted.ok
-        ? weighedIn([{ bottle, before: counted.value.si, after: 0 }])
+        ? weighedIn([{ bottle: cylinder, before: counted.value.si, after: 0 }])
         : null
       : before.ok && after.ok
         ? // A bottle that takes gas up is heavier after.
           weighedIn([
             out
-              ? { bottle, before: after.value.si, after: before.value.si }
-              : { bottle, before: before.value.si, after: after.value.si },
+              ? { bottle: cylinder, before: after.value.si, after: before.value.si }
+              : { bottle: cylinder, before: before.value.si, after: after.value.si },
           ])
         : null;
-  if (moved && !moved.ok) problem = benchRefusalWords(moved.refusal, show);
+  if (moved && !moved.ok) problem = calculatorRefusalWords(moved.refusal, show);
   const typedOn = draft.way === 'zeroed' ? counted : before;
   const scale = MASS_UNITS.find((unit) => typedOn.ok && typedOn.value.unit === unit) ?? place.mass;
   const inside = moved?.ok && kept !== null ? Math.max(0, moved.value.value - kept) : null;
@@ -129,7 +129,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
         ? {
             bottles: [
               {
-                bottle,
+                bottle: cylinder,
                 before: measured(draft.before, before.value),
                 after: measured(draft.after, after.value),
               },
@@ -144,7 +144,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
     set,
     forget,
     remember,
-    bottles,
+    bottles: cylinders,
     kept,
     inside,
     problem,

@@ -4,7 +4,7 @@ import { parseMeasure } from '../../../core/quantity/measure';
 import type { Measured } from '../../../core/visit/stated';
 import { FALL_UNITS, afterFall } from '../../../record/fall';
 import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
-import { measureRefusalWords } from '../../../words/bench';
+import { measureRefusalWords } from '../../../words/calculators';
 import { turnsOf } from '../../../words/measures';
 import { useWriter } from '../../data/writer';
 import { WriterField } from '../../forms/WriterField';

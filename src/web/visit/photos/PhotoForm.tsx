@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { labelOf } from '../../../core/logbook/leakLabels';
 import { carrying, readNote } from '../../../core/visit/notes';
-import { stainsOf } from '../../../core/visit/stains';
+import { oilTracesOf } from '../../../core/visit/oilTraces';
 import type { Noted } from '../../../core/visit/visitRecord';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
@@ -32,7 +32,7 @@ export function PhotoForm({
   const { view, newEntry, step } = useVisit();
   const deed = useVisitWrite(`marks ${earlier.id}`);
   const leaks = [...view.standing.leaks.byId.values()];
-  const stains = stainsOf(view.standing.history.entries);
+  const oilTraces = oilTracesOf(view.standing.history.entries);
   const before = readNote(earlier, 'picture');
   const file = before?.file ?? '';
   const [marks, setMarks] = useState<Marks>(before?.marks ?? []);
@@ -40,7 +40,7 @@ export function PhotoForm({
   const [caption, setCaption] = useState(before?.caption ?? '');
   const [pair, setPair] = useState<string>(before?.pair ?? '');
   const [leakId, setLeakId] = useState(before?.leakId ?? '');
-  const [stain, setStain] = useState(before?.stain ?? '');
+  const [oilTrace, setOilTrace] = useState(before?.stain ?? '');
   const [of, setOf] = useState(before?.of ?? '');
   const [drag, setDrag] = useState<Marks[number] | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -65,7 +65,7 @@ export function PhotoForm({
       attachments: [file],
       caption: caption.trim() || null,
       leakId: leakId || null,
-      stain: stain || null,
+      stain: oilTrace || null,
       pair: pair || null,
       of: pair === 'after' ? of || null : null,
       marks,
@@ -133,15 +133,15 @@ export function PhotoForm({
           ]}
         />
       )}
-      {stains.length > 0 && (
+      {oilTraces.length > 0 && (
         <SelectField
           label="Shows which oil stain"
           optional
-          value={stain}
-          onChange={(event) => setStain(event.target.value)}
+          value={oilTrace}
+          onChange={(event) => setOilTrace(event.target.value)}
           choices={[
             { value: '', words: 'none' },
-            ...stains.map((each) => ({ value: each.id, words: each.place })),
+            ...oilTraces.map((each) => ({ value: each.id, words: each.place })),
           ]}
         />
       )}

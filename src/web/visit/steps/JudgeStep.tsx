@@ -1,13 +1,13 @@
 /** Step 3: what the readings say: the leading causes beside the drawing, what speaks for each, and what to read next. */
 import { useState } from 'react';
-import type { CauseName } from '../../../core/judge/causes';
-import { type Judgement, judge } from '../../../core/judge/rank';
-import type { Reading } from '../../../core/judge/readings';
+import type { CauseName } from '../../../core/diagnosis/causes';
+import { type Diagnosis, diagnose } from '../../../core/diagnosis/rank';
+import type { Reading } from '../../../core/diagnosis/readings';
 import type { Figures } from '../../../core/visit/readings/figures';
 import { machineKindOf } from '../../../core/visit/circuit/machineKindOf';
 import { type PlaceName, partOfPlace } from '../../../core/visit/readings/places';
 import { carrying } from '../../../core/visit/notes';
-import { CAUSE_WORDS } from '../../../words/judge';
+import { CAUSE_WORDS } from '../../../words/diagnosis';
 import { lackingWords, placeWords } from '../../../words/readings';
 import { noteForm } from '../../../record/forms';
 import { Causes, HowSure } from '../../calculators/parts/Causes';
@@ -51,7 +51,7 @@ function Judged({ figures }: { figures: Figures }) {
   const { map } = useVisit();
   const round = useReadingRound();
   const [looked, setLooked] = useState<CauseName | null>(null);
-  const judgement = judge(figures.observed, machineKindOf(map));
+  const judgement = diagnose(figures.observed, machineKindOf(map));
   const next = judgement.next && placeOf(judgement.next.reading);
   const cause = judgement.ranked.find((each) => each.cause === looked) ?? null;
   const partsOf = (readings: readonly { reading: Reading }[]) =>
@@ -98,7 +98,7 @@ function Judged({ figures }: { figures: Figures }) {
   );
 }
 
-const sharesOf = ({ ranked }: Judgement): Record<string, number> =>
+const sharesOf = ({ ranked }: Diagnosis): Record<string, number> =>
   Object.fromEntries(ranked.map((each) => [each.cause, each.share]));
 
 /** The first few, as large as the rest is small: touching one lights up its places. */
@@ -108,7 +108,7 @@ function Leading({
   onLook,
   nothing,
 }: {
-  judgement: Judgement;
+  judgement: Diagnosis;
   looked: CauseName | null;
   onLook: (cause: CauseName | null) => void;
   nothing: boolean;

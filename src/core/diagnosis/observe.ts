@@ -5,9 +5,9 @@
  */
 import type { Kelvins, KelvinsApart, Pascals } from '../quantity/si';
 import { type SaturationTable, pressureRange, saturationTemperature } from '../refrigerant/saturation';
-import { type BenchRefusal, fahrenheitDegrees } from '../bench/calculated';
-import { standingCheck } from '../bench/standingCheck';
-import { bandOf, subcooling, superheat, SUBCOOLING, SUPERHEAT } from '../bench/superheat';
+import { type CalculatorRefusal, fahrenheitDegrees } from '../calculators/calculated';
+import { standingCheck } from '../calculators/standingCheck';
+import { bandOf, subcooling, superheat, SUBCOOLING, SUPERHEAT } from '../calculators/superheat';
 import type { Observed } from './readings';
 
 export interface Numbers {
@@ -60,13 +60,13 @@ export interface Lacking {
 export interface SignsRead {
   observed: Observed;
   lacking: readonly Lacking[];
-  refusals: readonly BenchRefusal[];
+  refusals: readonly CalculatorRefusal[];
 }
 
 export function observe(numbers: Numbers): SignsRead {
-  const refusals: BenchRefusal[] = [];
+  const refusals: CalculatorRefusal[] = [];
   const keep = <Value>(
-    outcome: { ok: true; value: Value } | { ok: false; refusal: BenchRefusal },
+    outcome: { ok: true; value: Value } | { ok: false; refusal: CalculatorRefusal },
   ): Value | null => {
     if (outcome.ok) return outcome.value;
     refusals.push(outcome.refusal);

@@ -233,7 +233,7 @@ describe('how full may this bottle be?', () => {
     expect(fillLimit(0.0238, 1206)).toBeCloseTo(22.96, 2);
   });
 
-  const bottle = { table: r134a, holds: 'R-134a', waterCapacity: 0.0238, tare: 11, adding: 0 };
+  const cylinder = { table: r134a, holds: 'R-134a', waterCapacity: 0.0238, tare: 11, adding: 0 };
   // 1,206.7 kg/m³: full of liquid at 77 °F is 28.72 kg.
   test.each([
     ['empty', 11, 'ok', 22.98],
@@ -241,42 +241,42 @@ describe('how full may this bottle be?', () => {
     ['at 76 % nearly full', 11 + 0.76 * 28.72, 'nearlyFull', 1.15],
     ['at 81 % too full, less than no room', 11 + 0.81 * 28.72, 'tooFull', -0.29],
   ] as const)('%s', (_, gross, state, room) => {
-    const found = valueOf(cylinderRoom({ ...bottle, gross }));
+    const found = valueOf(cylinderRoom({ ...cylinder, gross }));
     expect(found.state).toBe(state);
     expect(found.room).toBeCloseTo(room, 1);
     expect(found.stopAt).toBeCloseTo(33.98, 1);
   });
 
   test('another gas, or less than the tare, is refused', () => {
-    expect(refusalOf(cylinderRoom({ ...bottle, holds: 'R-22', gross: 12 }))).toEqual({
+    expect(refusalOf(cylinderRoom({ ...cylinder, holds: 'R-22', gross: 12 }))).toEqual({
       reason: 'mixedGases',
       held: 'R-22',
       given: 'R-134a',
     });
-    expect(refusalOf(cylinderRoom({ ...bottle, gross: 10 }))).toMatchObject({ reason: 'notInOrder' });
-    expect(valueOf(cylinderRoom({ ...bottle, table: r290, holds: null, gross: 11 })).limit).toBeCloseTo(
+    expect(refusalOf(cylinderRoom({ ...cylinder, gross: 10 }))).toMatchObject({ reason: 'notInOrder' });
+    expect(valueOf(cylinderRoom({ ...cylinder, table: r290, holds: null, gross: 11 })).limit).toBeCloseTo(
       9.4,
       0,
     );
   });
 
   test('R-744 in an ordinary bottle is refused: 64 bar at 25 °C', () => {
-    const refusal = refusalOf(cylinderRoom({ ...bottle, table: r744, holds: null, gross: 11 }));
+    const refusal = refusalOf(cylinderRoom({ ...cylinder, table: r744, holds: null, gross: 11 }));
     expect(refusal).toMatchObject({ reason: 'beyondBottle', refrigerant: 'R-744' });
     expect((refusal as { pressure: number }).pressure / 1e5).toBeCloseTo(64.3, 0);
   });
 
   test('what would go beyond 80 % is refused with the room there is', () => {
     // 22.98 kg may be in it, 20 kg are: 2.98 kg fit.
-    expect(valueOf(cylinderRoom({ ...bottle, gross: 31, adding: 2.9 })).state).toBe('ok');
-    const beyond = refusalOf(cylinderRoom({ ...bottle, gross: 31, adding: 3.1 })) as { room: number };
+    expect(valueOf(cylinderRoom({ ...cylinder, gross: 31, adding: 2.9 })).state).toBe('ok');
+    const beyond = refusalOf(cylinderRoom({ ...cylinder, gross: 31, adding: 3.1 })) as { room: number };
     expect(beyond).toMatchObject({ reason: 'beyondFill', given: 3.1 });
     expect(beyond.room).toBeCloseTo(2.98, 1);
-    expect(refusalOf(cylinderRoom({ ...bottle, gross: 40, adding: 1 }))).toMatchObject({ room: 0 });
+    expect(refusalOf(cylinderRoom({ ...cylinder, gross: 40, adding: 1 }))).toMatchObject({ room: 0 });
   });
 
   test('a gas that is no liquid at 77 °F has no such limit: refused', () => {
-    expect(refusalOf(cylinderRoom({ ...bottle, table: r23, holds: null, gross: 12 }))).toMatchObject({
+    expect(refusalOf(cylinderRoom({ ...cylinder, table: r23, holds: null, gross: 12 }))).toMatchObject({
       reason: 'outsideTable',
       refrigerant: 'R-23',
     });

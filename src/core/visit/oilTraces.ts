@@ -4,7 +4,7 @@ import type { Day } from '../quantity/day';
 import { type Stated, valueOf } from './stated';
 import { notesOf } from './visitRecord';
 
-export interface Stain {
+export interface OilTrace {
   /** id of the entry that first named it */
   id: string;
   place: string;
@@ -16,12 +16,12 @@ export interface Stain {
 }
 
 /** Oldest first; a later note on a stain changes what it says and leaves what it does not. */
-export function stainsOf(entries: readonly DatedEntry[]): Stain[] {
-  const stains = new Map<string, Stain>();
+export function oilTracesOf(entries: readonly DatedEntry[]): OilTrace[] {
+  const oilTraces = new Map<string, OilTrace>();
   for (const { day, entry, note } of notesOf(entries, 'stain')) {
-    const known = note.stain == null ? undefined : stains.get(note.stain);
+    const known = note.stain == null ? undefined : oilTraces.get(note.stain);
     const id = known?.id ?? entry.id;
-    stains.set(id, {
+    oilTraces.set(id, {
       id,
       place: note.place,
       seenOn: known?.seenOn ?? day,
@@ -31,9 +31,9 @@ export function stainsOf(entries: readonly DatedEntry[]): Stain[] {
       result: note.result ?? known?.result ?? null,
     });
   }
-  return [...stains.values()];
+  return [...oilTraces.values()];
 }
 
 /** Cleaned, and not seen to: the next person looks whether it came back. */
-export const toLookAgain = (stains: readonly Stain[]): Stain[] =>
-  stains.filter((each) => each.cleanedOn !== null && valueOf(each.result) === null);
+export const toLookAgain = (oilTraces: readonly OilTrace[]): OilTrace[] =>
+  oilTraces.filter((each) => each.cleanedOn !== null && valueOf(each.result) === null);

@@ -37,7 +37,7 @@ export interface OneOfTwo {
   parts: Reading | null;
 }
 
-export interface Judgement {
+export interface Diagnosis {
   ranked: readonly RankedCause[];
   /** the two leading ones, where neither can be told from the other */
   oneOfTwo: OneOfTwo | null;
@@ -95,7 +95,7 @@ function shares(observed: Observed, machine: MachineKind): Map<CauseName, number
 }
 
 /** `machine`: what it has; a machine without a sight glass is neither judged nor asked by one. */
-export function judge(given: Observed, machine: MachineKind = anyMachine): Judgement {
+export function diagnose(given: Observed, machine: MachineKind = anyMachine): Diagnosis {
   const observed = Object.fromEntries(
     Object.entries(given).filter(([reading]) => canRead(machine, reading as Reading)),
   ) as Observed;

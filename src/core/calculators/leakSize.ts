@@ -7,7 +7,7 @@ import type { SaturationTable } from '../refrigerant/saturation';
 import { YEAR_S } from '../quantity/units';
 import { ok, refused } from '../result';
 import {
-  type BenchRefusal,
+  type CalculatorRefusal,
   type Calculated,
   GAS_CONSTANT,
   type Outcome,
@@ -84,7 +84,7 @@ function perMass(setting: LeakSetting): LeakViews {
   };
 }
 
-function badSetting(setting: LeakSetting): { ok: false; refusal: BenchRefusal } | null {
+function badSetting(setting: LeakSetting): { ok: false; refusal: CalculatorRefusal } | null {
   const { fullCharge, bubble, volume, working, test, atmosphere } = setting;
   const bad = notPositive({ 'full charge': fullCharge, bubble, volume, 'local atmosphere': atmosphere });
   if (bad) return bad;
@@ -140,7 +140,7 @@ export function sightings(
   setting: LeakSetting,
   mass: number,
   holdFall: number,
-): { ok: true; value: Calculated<readonly Sight[]> } | { ok: false; refusal: BenchRefusal } {
+): { ok: true; value: Calculated<readonly Sight[]> } | { ok: false; refusal: CalculatorRefusal } {
   const bad = badSetting(setting) ?? notPositive({ leak: mass, 'fall that the gauge shows': holdFall });
   if (bad) return bad;
   const smallest: Record<DetectionMethod, number> = {

@@ -28,7 +28,7 @@ export interface Calculated<Value> {
   working: Working;
 }
 
-export type BenchRefusal =
+export type CalculatorRefusal =
   | OutsideTable
   | { reason: 'outOfRange'; field: string; dimension: Dimension; given: number; from: number; to: number }
   | { reason: 'notPositive'; field: string }
@@ -42,7 +42,7 @@ export type BenchRefusal =
   /** kg: what the bottle may take yet, and what was to go in */
   | { reason: 'beyondFill'; room: number; given: number };
 
-export type Outcome<Value> = Result<Calculated<Value>, BenchRefusal>;
+export type Outcome<Value> = Result<Calculated<Value>, CalculatorRefusal>;
 
 export const calculated = <Value>(value: Value, working: Working): { ok: true; value: Calculated<Value> } =>
   ok({ value, working });
@@ -54,7 +54,9 @@ export const figure = <D extends Dimension>(name: string, dimension: D, si: Si<D
 });
 
 /** The first of these that is not a number above zero, as a refusal; null when all are. */
-export function notPositive(fields: Record<string, number>): { ok: false; refusal: BenchRefusal } | null {
+export function notPositive(
+  fields: Record<string, number>,
+): { ok: false; refusal: CalculatorRefusal } | null {
   for (const [field, value] of Object.entries(fields)) {
     if (!(value > 0 && Number.isFinite(value))) return refused({ reason: 'notPositive', field });
   }
@@ -69,7 +71,7 @@ export function outOfRange(
   given: number,
   from: number,
   to: number,
-): { ok: false; refusal: BenchRefusal } | null {
+): { ok: false; refusal: CalculatorRefusal } | null {
   // 70 °F is 294.2611111111111 K or a last digit more, by the way it was reckoned: that is still 70 °F.
   const dust = FLOAT_DUST * Math.max(Math.abs(from), Math.abs(to));
   return given >= from - dust && given <= to + dust

@@ -7,9 +7,9 @@ import { TEXTBOOK } from '../testkit/textbook';
 import { CAUSES, CAUSE_NAMES, type Cause, type CauseName } from './causes';
 import { type Numbers, observe } from './observe';
 import { type Observed, READINGS, READING_NAMES, type Reading } from './readings';
-import { chanceOf, judge } from './rank';
+import { chanceOf, diagnose } from './rank';
 
-const first = (observed: Observed) => judge(observed).ranked[0]?.cause;
+const first = (observed: Observed) => diagnose(observed).ranked[0]?.cause;
 
 describe('pictures that technicians know', () => {
   test.each([
@@ -73,7 +73,7 @@ describe('pictures that technicians know', () => {
   });
 
   test('a clear glass alone does not rule out an empty machine: line temperatures decide', () => {
-    const clear = judge({ sightGlass: 'clear' }).ranked.find((each) => each.cause === 'lowCharge');
+    const clear = diagnose({ sightGlass: 'clear' }).ranked.find((each) => each.cause === 'lowCharge');
     expect(clear?.share).toBeGreaterThan(0.05);
     expect(first({ sightGlass: 'clear', subcooling: 'none', superheat: 'high', suction: 'low' })).toBe(
       'lowCharge',
@@ -81,7 +81,7 @@ describe('pictures that technicians know', () => {
   });
 
   test('reasons stand on the side they belong to, the weightiest first', () => {
-    const [leading] = judge({ suction: 'low', head: 'nearAmbient', sightGlass: 'clear' }).ranked.filter(
+    const [leading] = diagnose({ suction: 'low', head: 'nearAmbient', sightGlass: 'clear' }).ranked.filter(
       (each) => each.cause === 'lowCharge',
     );
     expect(leading?.reasonsFor.map((each) => each.reading)).toEqual(['head', 'suction']);
@@ -91,7 +91,7 @@ describe('pictures that technicians know', () => {
 
 describe('the next reading', () => {
   test('between a closed solenoid and an empty machine it is the solenoid or the standing pressure', () => {
-    const { next } = judge({
+    const { next } = diagnose({
       suction: 'vacuum',
       running: 'no',
       safety: 'lowPressureOpen',
@@ -105,7 +105,7 @@ describe('the next reading', () => {
 
   test('its worth is what a count over all machines gives: the mean fall of doubt', () => {
     const observed: Observed = { suction: 'low' };
-    const { ranked, next } = judge(observed);
+    const { ranked, next } = diagnose(observed);
     if (!next) throw new Error('nothing to read next');
     const doubt = (shares: number[]): number =>
       shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0);
@@ -124,7 +124,7 @@ describe('the next reading', () => {
         const observed = Object.fromEntries(
           taken.map((reading) => [reading, Object.keys(READINGS[reading].usual)[0]]),
         ) as Observed;
-        const { next } = judge(observed);
+        const { next } = diagnose(observed);
         if (next) expect(taken).not.toContain(next.reading);
         if (taken.length === READING_NAMES.length) expect(next).toBeNull();
       }),
@@ -135,7 +135,7 @@ describe('the next reading', () => {
 describe('as textbooks draw it', () => {
   const pictures = Object.entries(TEXTBOOK) as [CauseName, Observed][];
   test.each(pictures)('%s stands first with at least half', (cause, observed) => {
-    const [leading] = judge(observed).ranked;
+    const [leading] = diagnose(observed).ranked;
     expect(leading?.cause).toBe(cause);
     expect(leading?.share).toBeGreaterThanOrEqual(0.5);
   });
@@ -143,7 +143,7 @@ describe('as textbooks draw it', () => {
     for (const [reading, value] of Object.entries(observed) as [Reading, string][])
       for (const other of Object.keys(READINGS[reading].usual)) {
         if (other === value) continue;
-        const [leading] = judge({ ...observed, [reading]: other }).ranked;
+        const [leading] = diagnose({ ...observed, [reading]: other }).ranked;
         if (leading?.cause !== cause) expect(leading?.share, `${reading} ${other}`).toBeLessThanOrEqual(0.8);
       }
   });
@@ -166,51 +166,51 @@ describe('what gauges alone cannot part', () => {
   ] satisfies [string, Observed, CauseName[], Reading][])(
     '%s: one of these two, and which reading parts them',
     (_, observed, causes, parts) => {
-      const { oneOfTwo, next } = judge(observed);
+      const { oneOfTwo, next } = diagnose(observed);
       expect([...(oneOfTwo?.causes ?? [])].sort()).toEqual([...causes].sort());
       expect(oneOfTwo?.parts).toBe(parts);
       expect(next?.reading).toBe(parts);
     },
   );
   test('where one leads clearly it is that one', () => {
-    expect(judge(TEXTBOOK.lowCharge).oneOfTwo).toBeNull();
+    expect(diagnose(TEXTBOOK.lowCharge).oneOfTwo).toBeNull();
   });
 });
 
 describe('a machine at rest', () => {
   test('is never judged by signs of running, and says which it left aside', () => {
-    const at = judge({ running: 'no', suction: 'high', head: 'low', amps: 'low', standing: 'saturation' });
+    const at = diagnose({ running: 'no', suction: 'high', head: 'low', amps: 'low', standing: 'saturation' });
     expect(at.ranked.every(({ share }) => share < 0.25)).toBe(true);
     expect(at.aside).toEqual(['suction', 'head', 'amps']);
-    expect(at.ranked).toEqual(judge({ running: 'no', standing: 'saturation' }).ranked);
+    expect(at.ranked).toEqual(diagnose({ running: 'no', standing: 'saturation' }).ranked);
   });
   test('is asked only what can be read at rest', () => {
-    const asked = judge({ running: 'no' }).next?.reading;
+    const asked = diagnose({ running: 'no' }).next?.reading;
     expect(['standing', 'safety', 'solenoidCold', 'restClimb']).toContain(asked);
   });
   test('how fast its suction climbed parts a compressor that lets back from a restriction', () => {
     const share = (restClimb: 'fast' | 'slow', cause: CauseName) =>
-      judge({ running: 'no', restClimb }).ranked.find((each) => each.cause === cause)?.share ?? 0;
+      diagnose({ running: 'no', restClimb }).ranked.find((each) => each.cause === cause)?.share ?? 0;
     expect(first({ running: 'no', restClimb: 'fast' })).toBe('failingCompressor');
     expect(share('slow', 'liquidLineRestriction')).toBeGreaterThan(share('fast', 'liquidLineRestriction'));
   });
 });
 
 test('16 oz weighed out of 16: nothing had leaked, so it is a restriction, a valve or the compressor', () => {
-  const { ranked } = judge({ suction: 'low', superheat: 'high', recovered: 'all' });
+  const { ranked } = diagnose({ suction: 'low', superheat: 'high', recovered: 'all' });
   expect(['liquidLineRestriction', 'valveStarving']).toContain(ranked[0]?.cause);
   expect(ranked.find(({ cause }) => cause === 'lowCharge')?.share).toBeLessThan(0.15);
 });
 
 test('a high-pressure switch that opened is no low charge', () => {
-  const { ranked } = judge({ safety: 'highPressureOpen' });
+  const { ranked } = diagnose({ safety: 'highPressureOpen' });
   expect(ranked[0]?.cause).toBe('condenserStarved');
   expect(ranked.find(({ cause }) => cause === 'lowCharge')?.share).toBeLessThan(0.1);
 });
 
 test('a cabinet with a capillary is neither blamed for a valve nor asked for its glass', () => {
   const cabinet = { metering: 'capillary', solenoid: false, sightGlass: false, drier: true } as const;
-  const { ranked, aside } = judge({ suction: 'low', superheat: 'high', sightGlass: 'bubbles' }, cabinet);
+  const { ranked, aside } = diagnose({ suction: 'low', superheat: 'high', sightGlass: 'bubbles' }, cabinet);
   const causes = ranked.map(({ cause }) => cause);
   for (const absent of ['valveStarving', 'valveFlooding', 'pumpedDown']) expect(causes).not.toContain(absent);
   expect(ranked.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
@@ -221,7 +221,7 @@ test('a cabinet with a capillary is neither blamed for a valve nor asked for its
         taken.map((reading) => [reading, Object.keys(READINGS[reading].usual)[0]]),
       ) as Observed;
       expect(['sightGlass', 'indicator', 'solenoidCold']).not.toContain(
-        judge(observed, cabinet).next?.reading,
+        diagnose(observed, cabinet).next?.reading,
       );
     }),
   );
@@ -261,7 +261,7 @@ describe('the data', () => {
       for (const better of signs.filter((sign) => sign.weight > 0)) {
         for (const worse of signs.filter((sign) => sign.weight < 0 && sign.reading === better.reading)) {
           const shareWith = (value: string): number =>
-            judge({ [better.reading]: value }).ranked.find((each) => each.cause === cause)?.share ?? 0;
+            diagnose({ [better.reading]: value }).ranked.find((each) => each.cause === cause)?.share ?? 0;
           expect(shareWith(better.value), `${cause} ${better.reading}`).toBeGreaterThan(
             shareWith(worse.value),
           );

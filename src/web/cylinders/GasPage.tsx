@@ -4,9 +4,9 @@ import { v7 as uuidv7 } from 'uuid';
 import { HERE } from '../data/here';
 import type { Cylinder } from '../../core/logbook/tables';
 import { dayOf } from '../../core/quantity/day';
-import { useBottleFlows, useBottlePages, useOwners, useToday } from '../data/queries';
+import { useCylinderFlows, useCylinderPages, useOwners, useToday } from '../data/queries';
 import { useTable } from '../data/useTable';
-import { bottleFlowWords } from '../panels/BottleList';
+import { cylinderFlowWords } from '../panels/CylinderList';
 import { Button } from '../parts/Button';
 import { Empty, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -17,7 +17,7 @@ import { dateWords } from '../../words/dates';
 import { massWords } from '../../words/weights';
 
 export default function GasPage() {
-  const bottles = useBottlePages();
+  const cylinders = useCylinderPages();
   const [adding, setAdding] = useState<string | null>(null);
   const [scrapped, setScrapped] = useState(false);
   return (
@@ -30,7 +30,7 @@ export default function GasPage() {
         </Button>
       }
     >
-      <LoadedPages pages={bottles} more="Show more bottles">
+      <LoadedPages pages={cylinders} more="Show more bottles">
         {(rows) => {
           const shown = rows.filter((each) => scrapped || each.scrappedOn == null);
           const gases = [...new Set(shown.map((each) => each.refrigerant))].sort();
@@ -62,28 +62,28 @@ export default function GasPage() {
   );
 }
 
-function Holding({ gas, bottles }: { gas: string; bottles: readonly Cylinder[] }) {
-  const flows = useBottleFlows(gas).data;
+function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly Cylinder[] }) {
+  const flows = useCylinderFlows(gas).data;
   const table = useTable(gas).data ?? null;
   const owners = useOwners().data ?? [];
   const today = useToday(HERE);
   const [opened, setOpened] = useState<{ bottle: Cylinder; how: 'change' | 'history' } | null>(null);
   return (
-    <Section title={gas} aside={<span className="text-soft">{bottles.length}</span>}>
+    <Section title={gas} aside={<span className="text-soft">{cylinders.length}</span>}>
       <ul>
-        {bottles.map((bottle) => {
-          const flow = flows?.find((each) => each.cylinderId === bottle.id);
-          const late = bottle.retestOn != null && today !== null && dayOf(bottle.retestOn) < today;
-          const owner = owners.find((each) => each.id === bottle.ownerId)?.name ?? bottle.ownerId;
+        {cylinders.map((cylinder) => {
+          const flow = flows?.find((each) => each.cylinderId === cylinder.id);
+          const late = cylinder.retestOn != null && today !== null && dayOf(cylinder.retestOn) < today;
+          const owner = owners.find((each) => each.id === cylinder.ownerId)?.name ?? cylinder.ownerId;
           return (
-            <li key={bottle.id} className="rule-b flex flex-wrap items-center gap-x-4 py-2">
+            <li key={cylinder.id} className="rule-b flex flex-wrap items-center gap-x-4 py-2">
               <div className="min-w-0 flex-1 basis-64">
                 <p>
-                  <span className="font-semibold">{bottle.serial}</span>{' '}
+                  <span className="font-semibold">{cylinder.serial}</span>{' '}
                   <span className="text-soft">
                     {[
-                      bottle.purpose ? PURPOSE_WORDS[bottle.purpose] : 'purpose not recorded',
-                      bottle.place,
+                      cylinder.purpose ? PURPOSE_WORDS[cylinder.purpose] : 'purpose not recorded',
+                      cylinder.place,
                       owner && `of ${owner}`,
                     ]
                       .filter(Boolean)
@@ -91,36 +91,36 @@ function Holding({ gas, bottles }: { gas: string; bottles: readonly Cylinder[] }
                   </span>
                 </p>
                 <p className="text-soft">
-                  {bottle.tare ? `tare ${massWords(bottle.tare, 'kilograms')}` : 'tare not recorded'},{' '}
-                  {bottle.waterCapacityL == null
+                  {cylinder.tare ? `tare ${massWords(cylinder.tare, 'kilograms')}` : 'tare not recorded'},{' '}
+                  {cylinder.waterCapacityL == null
                     ? 'water capacity not recorded'
-                    : `${String(bottle.waterCapacityL)} L`}
-                  {flow && ` · ${bottleFlowWords(bottle, flow, table, 'pounds')}`}
+                    : `${String(cylinder.waterCapacityL)} L`}
+                  {flow && ` · ${cylinderFlowWords(cylinder, flow, table, 'pounds')}`}
                 </p>
-                {bottle.retestOn != null && (
+                {cylinder.retestOn != null && (
                   <p className={late ? 'font-semibold text-brick' : 'text-soft'}>
                     {late ? '▲ retest was due ' : 'retest due '}
-                    {dateWords(bottle.retestOn)}
+                    {dateWords(cylinder.retestOn)}
                   </p>
                 )}
-                {bottle.scrappedOn != null && (
-                  <p className="text-soft">✕ scrapped {dateWords(bottle.scrappedOn)}</p>
+                {cylinder.scrappedOn != null && (
+                  <p className="text-soft">✕ scrapped {dateWords(cylinder.scrappedOn)}</p>
                 )}
               </div>
               <div className="flex">
                 <Button
                   weight="quiet"
                   className="px-2"
-                  aria-label={`Change bottle ${bottle.serial}`}
-                  onClick={() => setOpened({ bottle, how: 'change' })}
+                  aria-label={`Change bottle ${cylinder.serial}`}
+                  onClick={() => setOpened({ bottle: cylinder, how: 'change' })}
                 >
                   Change
                 </Button>
                 <Button
                   weight="quiet"
                   className="px-2"
-                  aria-label={`History of bottle ${bottle.serial}`}
-                  onClick={() => setOpened({ bottle, how: 'history' })}
+                  aria-label={`History of bottle ${cylinder.serial}`}
+                  onClick={() => setOpened({ bottle: cylinder, how: 'history' })}
                 >
                   History
                 </Button>

@@ -10,7 +10,7 @@ import {
 } from '../refrigerant/saturation';
 import { type Result, ok } from '../result';
 import {
-  type BenchRefusal,
+  type CalculatorRefusal,
   GAS_CONSTANT,
   type Outcome,
   calculated,
@@ -28,7 +28,7 @@ export function gasDensity(
   table: SaturationTable,
   pressure: Pascals,
   temperature: Kelvins,
-): Result<{ density: Density; liquidPresent: boolean }, BenchRefusal> {
+): Result<{ density: Density; liquidPresent: boolean }, CalculatorRefusal> {
   const bad = notPositive({ pressure, temperature });
   if (bad) return bad;
   const dew = saturationPressure(table, 'dew', temperature);

@@ -1,6 +1,6 @@
 /** Words of the judge: causes, readings, their values, and the reasons of signs. */
-import type { CauseName, SignReason } from '../core/judge/causes';
-import type { READINGS, Reading, ValueOf } from '../core/judge/readings';
+import type { CauseName, SignReason } from '../core/diagnosis/causes';
+import type { READINGS, Reading, ValueOf } from '../core/diagnosis/readings';
 
 export const CAUSE_WORDS: Record<CauseName, string> = {
   lowCharge: 'Low charge',

@@ -2,7 +2,7 @@
 import type { Entry } from '../logbook/entry';
 import { exactGrams, grams } from '../quantity/mass';
 
-export interface BottleFlow {
+export interface CylinderFlow {
   cylinderId: string;
   /** g recovered into it, and g taken out of it */
   putIn: number;
@@ -12,7 +12,7 @@ export interface BottleFlow {
 }
 
 /** One for each of `ids`, in their order. */
-export function bottleFlows(ids: readonly string[], entries: readonly Entry[]): BottleFlow[] {
+export function cylinderFlows(ids: readonly string[], entries: readonly Entry[]): CylinderFlow[] {
   return ids.map((cylinderId) => {
     let putIn = 0n;
     let takenOut = 0n;
@@ -34,5 +34,5 @@ export function bottleFlows(ids: readonly string[], entries: readonly Entry[]): 
 }
 
 /** kg held by a recovery bottle that began empty; null where the logbook cannot say. */
-export const heldOf = ({ putIn, takenOut, notWeighed }: BottleFlow): number | null =>
+export const heldOf = ({ putIn, takenOut, notWeighed }: CylinderFlow): number | null =>
   notWeighed > 0 || takenOut > putIn ? null : (putIn - takenOut) / 1000;

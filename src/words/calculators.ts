@@ -1,20 +1,20 @@
 /** Words of the bench: refusals with their remedy, workings with their figures, advice and verdicts. */
-import type { BenchRefusal, Working as CoreWorking } from '../core/bench/calculated';
-import type { EvacuationReason } from '../core/bench/evacuation/verdict';
-import type { CauseOfRise } from '../core/bench/evacuation/explanations';
-import type { RiseWord } from '../core/bench/evacuation/lookAt';
-import type { TrimAdvice } from '../core/bench/charge/trim';
-import type { ControlWarning } from '../core/bench/pressureControl';
-import type { DetectionMethod } from '../core/bench/leakSize';
-import type { StandingVerdict } from '../core/bench/standingCheck';
-import type { ValveAdvice } from '../core/bench/valveAdvice';
-import type { HoldWord, WeakEvidence } from '../core/bench/hold';
+import type { CalculatorRefusal, Working as CoreWorking } from '../core/calculators/calculated';
+import type { EvacuationReason } from '../core/calculators/evacuation/verdict';
+import type { CauseOfRise } from '../core/calculators/evacuation/explanations';
+import type { RiseWord } from '../core/calculators/evacuation/lookAt';
+import type { TrimAdvice } from '../core/calculators/charge/trim';
+import type { ControlWarning } from '../core/calculators/pressureControl';
+import type { DetectionMethod } from '../core/calculators/leakSize';
+import type { StandingVerdict } from '../core/calculators/standingCheck';
+import type { ValveAdvice } from '../core/calculators/valveAdvice';
+import type { HoldWord, WeakEvidence } from '../core/calculators/hold';
 import type { MeasureRefusal } from '../core/quantity/measure';
 import { type Dimension, UNITS } from '../core/quantity/units';
 import type { Show } from './measures';
 import type { WorkingSaid } from './working';
 
-export function benchRefusalWords(refusal: BenchRefusal, show: Show): string {
+export function calculatorRefusalWords(refusal: CalculatorRefusal, show: Show): string {
   switch (refusal.reason) {
     case 'outsideTable': {
       const dimension = refusal.quantity === 'temperature' ? 'temperature' : 'pressure';
