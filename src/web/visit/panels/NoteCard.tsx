@@ -58,12 +58,15 @@ export function NoteCard(props: Props) {
   const { machine, standing } = view;
   const fresh = () => initialValues(spec, given, null, standing, place.labels);
   const [begun] = useState(fresh);
+  // What was known when the form opened was typed by nobody here.
+  const isTyped = (key: string, values: Values): boolean =>
+    !isEmpty(values[key]) && !sameValue(values[key], begun[key]);
   const { draft, set, forget } = useKeptDraft<Values>(
     `${visitId} ${machine.appliance.id} ${name}`,
     fresh,
     localStorage,
     (values) =>
-      spec.fields.some(({ key }) => !isEmpty(values[key]) && !sameValue(values[key], begun[key]))
+      spec.fields.some(({ key }) => isTyped(key, values))
         ? { words: spec.title, step, machineId: machine.appliance.id }
         : null,
   );
@@ -157,7 +160,7 @@ export function NoteCard(props: Props) {
           key={String(wrongInside)}
           title="More"
           about={folded.map((field) => uncapped(field.label)).join(', ')}
-          open={wrongInside || folded.some((field) => !isEmpty(draft[field.key]))}
+          open={wrongInside || folded.some(({ key }) => isTyped(key, draft))}
         >
           {fieldsOf(folded)}
         </Fold>
