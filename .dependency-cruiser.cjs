@@ -1,5 +1,5 @@
 /* Which way imports may go: only downwards, as `rooms.cjs` says. */
-const { core, house, web } = require('./rooms.cjs');
+const { core, house, server, web } = require('./rooms.cjs');
 
 const TEST = '\\.(test|testkit)\\.tsx?$';
 const forbid = (name, from, to) => ({ name, severity: 'error', from, to });
@@ -18,6 +18,7 @@ module.exports = {
   forbidden: [
     ...rulesOf('src/core', core, '|^src/core/result\\.ts$'),
     ...rulesOf('src', house),
+    ...rulesOf('src/server', server, '|^src/server/(clock|problem|apart)\\.ts$'),
     ...rulesOf('src/web', web),
     forbid('every-room-is-named', { path: '^src/', pathNot: `^src/(${Object.keys(house).join('|')})/` }, {}),
     forbid(

@@ -28,6 +28,17 @@ const house = {
   cli: ['core', 'contract', 'words', 'record', 'papers', 'sheets', 'server'],
 };
 
+/**
+ * Rooms of the server, from the bottom; what stands beside them (clock, problems, what runs apart) is known to all, and the
+ * services wire them.
+ */
+const server = {
+  store: [],
+  files: ['store'],
+  standings: ['store'],
+  writing: ['store', 'files', 'standings'],
+};
+
 /** Layers of the web, from the bottom; rooms of one layer do not know each other, save where it is said. */
 const shared = ['parts', 'data', 'forms'];
 const several = ['calculators', 'drawing', 'panels', 'photos'];
@@ -56,4 +67,4 @@ const web = {
   app: [...paper, 'paper', ...features],
 };
 
-module.exports = { core, house, web };
+module.exports = { core, house, server, web };

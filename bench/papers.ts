@@ -16,7 +16,7 @@ import { knownOfFile } from '../src/server/imports/fileKnown';
 import { plannedOf } from '../src/server/imports/plan';
 import { readSheets } from '../src/server/imports/readSheets';
 import { knownOfStore, knownStore } from '../src/server/imports/storeKnown';
-import { loadLogbook } from '../src/server/logbooks';
+import { loadLogbook } from '../src/server/exports/logbooks';
 import { fileRecords } from '../src/server/papers/fileRecords';
 import { pdfOf } from '../src/server/papers/pdf';
 import { stampOf } from '../src/server/papers/stamp';

@@ -8,7 +8,7 @@ import { OUT_TABLES, type ExportScope, type OutTable, exportQuery } from '../con
 import { problemsOf } from '../core/logbook/problems';
 import { outSheets } from '../server/exports/tables';
 import { csvOf, workbookOf, zipOf } from '../server/exports/write';
-import { exportText } from '../server/logbooks';
+import { exportText } from '../server/exports/logbooks';
 import type { Services } from '../server/services';
 import { staysOutWords } from '../words/staysOut';
 import { ATTACHMENTS } from './dataFolder';

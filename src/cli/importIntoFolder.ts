@@ -7,7 +7,7 @@ import type { Clock } from '../server/clock';
 import { chosenRows } from '../server/imports/chosenRows';
 import type { PlannedFile } from '../server/imports/planFile';
 import { knownOfStore, knownStore } from '../server/imports/storeKnown';
-import { loadLogbook } from '../server/logbooks';
+import { loadLogbook } from '../server/exports/logbooks';
 import { type Services, openServices } from '../server/services';
 import { DATABASE } from './dataFolder';
 import { fail } from './exit';

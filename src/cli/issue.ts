@@ -12,7 +12,7 @@ import { makePapers } from '../papers/make';
 import { fileRecords } from '../server/papers/fileRecords';
 import { pdfOf } from '../server/papers/pdf';
 import { stampOf } from '../server/papers/stamp';
-import { PHOTO_NAME } from '../server/photos';
+import { PHOTO_NAME } from '../server/files/photos';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
 import { writeWhole } from './writeWhole';
 

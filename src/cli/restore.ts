@@ -2,8 +2,8 @@
 import { cpSync, existsSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { verifyChain } from '../server/logbooks';
-import { holdFiles } from '../server/attachments';
+import { verifyChain } from '../server/exports/logbooks';
+import { holdFiles } from '../server/files/attachments';
 import { ATTACHMENTS, DATABASE } from './dataFolder';
 import { errorText, fail } from './exit';
 import { openData } from './openData';

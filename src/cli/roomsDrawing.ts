@@ -3,9 +3,10 @@ import { createRequire } from 'node:module';
 
 type Rooms = Readonly<Record<string, readonly string[]>>;
 
-const { core, house, web } = createRequire(import.meta.url)('../../rooms.cjs') as {
+const { core, house, server, web } = createRequire(import.meta.url)('../../rooms.cjs') as {
   core: Rooms;
   house: Rooms;
+  server: Rooms;
   web: Rooms;
 };
 
@@ -31,6 +32,7 @@ export const roomsDrawing = (): string =>
   [
     ['src', house],
     ['src/core', core],
+    ['src/server', server],
     ['src/web', web],
   ]
     .map(([place, rooms]) =>

@@ -4,9 +4,9 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dayOf } from '../core/quantity/day';
-import { createApp } from '../server/app';
+import { createApp } from '../server/http/app';
 import { systemClock } from '../server/clock';
-import { loadLogbook } from '../server/logbooks';
+import { loadLogbook } from '../server/exports/logbooks';
 import { type Services, openServices } from '../server/services';
 import { demoStory } from './story';
 

@@ -3,7 +3,7 @@ import { existsSync, rmSync } from 'node:fs';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
 import { systemClock } from '../server/clock';
-import { loadLogbook } from '../server/logbooks';
+import { loadLogbook } from '../server/exports/logbooks';
 import { openServices } from '../server/services';
 import { issueStory } from './issued';
 import { demoStory } from './story';

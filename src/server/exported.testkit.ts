@@ -1,6 +1,6 @@
 /** The logbook of a store, or a part of it, taken out and read again. */
 import { type Logbook, readLogbook } from '../core/logbook/logbook';
-import { exportText } from './logbooks';
+import { exportText } from './exports/logbooks';
 import type { Services } from './services';
 
 export async function exported(

@@ -9,7 +9,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { systemClock } from './clock';
 import { TODAY, added, charged, entry, machine, site } from './company.testkit';
-import { verifyChain } from './logbooks';
+import { verifyChain } from './exports/logbooks';
 import { openServices } from './services';
 
 let folder: string;

@@ -1,7 +1,7 @@
 /** Serves the app on this machine only: there are no accounts yet, so nobody else may reach it. */
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import { createApp } from './app';
+import { createApp } from './http/app';
 import { systemClock } from './clock';
 import { openServices } from './services';
 import { PATIENCE } from './store/database';

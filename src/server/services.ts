@@ -1,12 +1,12 @@
 /** The services over one store, wired once. */
-import { placeAsTheyStand, sealAsTheyStand } from './asTheyStand';
+import { placeAsTheyStand, sealAsTheyStand } from './writing/asTheyStand';
 import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { Appending } from './appending';
-import { Board } from './board';
+import { Appending } from './writing/appending';
+import { Board } from './standings/board';
 import type { Clock } from './clock';
-import { Judging } from './judging';
+import { StandingKeeper } from './standings/standings';
 import { Calendars } from './feeds/calendars';
 import { LabelPrinting } from './labels/printing';
 import { BesideRows } from './imports/besideRows';
@@ -14,9 +14,9 @@ import { CarryingOut } from './imports/carryingOut';
 import { Importing } from './imports/importing';
 import { ImportWriting } from './imports/writing';
 import { Issuing } from './papers/issuing';
-import { Photos } from './photos';
-import { RecentMachines } from './recent';
-import { Rows } from './rows';
+import { Photos } from './files/photos';
+import { RecentMachines } from './standings/recentMachines';
+import { Rows } from './writing/rows';
 import { type Database, type Patience, openDatabase } from './store/database';
 import { FeedStore } from './store/feeds';
 import { IssuedStore } from './store/issued';
@@ -40,7 +40,7 @@ export interface Services {
   database: Database;
   store: Store;
   standings: Standings;
-  judging: Judging;
+  judging: StandingKeeper;
   recent: RecentMachines;
   rows: Rows;
   appending: Appending;
@@ -61,7 +61,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const store = new Store(database.db);
   const standings = new Standings(database.db);
   const recent = new RecentMachines();
-  const judging = new Judging(database, store, standings, clock, recent);
+  const judging = new StandingKeeper(database, store, standings, clock, recent);
   const rows = new Rows(database, store, judging, recent, clock);
   const photos = new Photos(attachmentsOf(url));
   const imports = new ImportStore(database.db);

@@ -14,7 +14,7 @@ import { mergeOf } from '../imports/merge';
 import { plannedOf } from '../imports/plan';
 import { readSheets } from '../imports/readSheets';
 import { exported } from '../exported.testkit';
-import { loadLogbook } from '../logbooks';
+import { loadLogbook } from './logbooks';
 import { manyPairs, pair } from '../pairs.testkit';
 import { outSheets } from './tables';
 import { csvOf } from './write';

@@ -7,7 +7,7 @@ import writeExcelFile from 'write-excel-file/node';
 import yazl from 'yazl';
 import type { ExportScope } from '../../contract/exports';
 import type { Clock } from '../clock';
-import { exportText } from '../logbooks';
+import { exportText } from './logbooks';
 import { LOGBOOK_NAME } from '../imports/planFile';
 import type { Tables } from '../store/database';
 import type { OutCell, OutSheet } from './tables';

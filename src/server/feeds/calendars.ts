@@ -7,7 +7,7 @@ import type { BodyRead } from '../../contract/endpoints';
 import type { FeedRow } from '../../contract/feeds';
 import type { Site } from '../../core/logbook/tables';
 import { addDays, dayOf, dayText } from '../../core/quantity/day';
-import type { Board } from '../board';
+import type { Board } from '../standings/board';
 import type { Clock } from '../clock';
 import { invalid, notFound } from '../problem';
 import type { Database } from '../store/database';

@@ -3,7 +3,7 @@ import type { UndoPreview } from '../../contract/imports';
 import type { IssuedRow } from '../../contract/papers';
 import { figureId } from '../../contract/rows';
 import type { Revision } from '../../core/logbook/tables';
-import type { OwnFigure } from '../logbookRows';
+import type { OwnFigure } from '../exports/logbookRows';
 import type { Statement } from '../store/database';
 import type { Wrote } from '../store/imports';
 import type { IssuedStore } from '../store/issued';

@@ -6,8 +6,8 @@ import { setImmediate as turnOfOthers } from 'node:timers/promises';
 import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Revision, Site } from '../../core/logbook/tables';
-import type { Judging, Put } from '../judging';
-import type { RecentMachines } from '../recent';
+import type { PutStanding, StandingKeeper } from '../standings/standings';
+import type { RecentMachines } from '../standings/recentMachines';
 import { Chain } from '../store/chain';
 import type { Database, Statement } from '../store/database';
 import type { Standings } from '../store/standings';
@@ -47,7 +47,7 @@ export class CarryingOut {
     private readonly database: Database,
     private readonly store: Store,
     private readonly standings: Standings,
-    private readonly judging: Judging,
+    private readonly judging: StandingKeeper,
     private readonly recent: RecentMachines,
   ) {}
 
@@ -58,7 +58,7 @@ export class CarryingOut {
     const gone = new Set(
       rows.flatMap(({ table, id, row }) => (table === 'appliances' && isWithdrawn(row) ? id : [])),
     );
-    const puts: Put[] = [];
+    const puts: PutStanding[] = [];
     await this.inParts(deed, [
       rows.map(({ table, id, row }) => this.store.putRow(table, id, row)),
       beside,
@@ -117,7 +117,7 @@ export class CarryingOut {
   private async *judgedParts(
     rows: readonly StoredRow[],
     entries: readonly Entry[],
-    tell: (put: Put) => void,
+    tell: (put: PutStanding) => void,
   ): AsyncGenerator<Statement[]> {
     const staged = <Row>(table: RowTable): Map<string, Row> =>
       new Map(rows.filter((each) => each.table === table).map(({ id, row }) => [id, row as Row]));

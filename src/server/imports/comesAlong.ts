@@ -8,7 +8,7 @@ import { PACK_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 import { figureLabel, figureWords } from '../../words/figures';
 import { rowName } from '../../sheets/mapping';
-import { type OwnFigure, figuresIn, issuedOf } from '../logbookRows';
+import { type OwnFigure, figuresIn, issuedOf } from '../exports/logbookRows';
 import type { PlannedRow } from './plan';
 
 export interface PresentBeside {

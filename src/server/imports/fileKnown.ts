@@ -6,7 +6,7 @@ import { bearingByMachine } from '../../core/logbook/order';
 import type { Revision } from '../../core/logbook/tables';
 import type { KnownRows } from '../../sheets/lookups';
 import type { Clock } from '../clock';
-import { figuresIn, instrumentsOf, issuedOf, rowsOfLogbook } from '../logbookRows';
+import { figuresIn, instrumentsOf, issuedOf, rowsOfLogbook } from '../exports/logbookRows';
 import type { Present } from './merge';
 import type { StagedRow } from '../../sheets/understood';
 import type { PlannedRow } from './plan';

@@ -3,11 +3,11 @@ import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ImportState } from '../../contract/imports';
-import { holdFiles } from '../attachments';
+import { holdFiles } from '../files/attachments';
 import { type Company, added, charged, machine, openCompany, site } from '../company.testkit';
 import { zipOf } from '../exports/write';
 import { exported } from '../exported.testkit';
-import { loadLogbook, verifyChain } from '../logbooks';
+import { loadLogbook, verifyChain } from '../exports/logbooks';
 
 // Each file is read by a process of its own: on a busy machine several of them take their time.
 vi.setConfig({ testTimeout: 90_000 });

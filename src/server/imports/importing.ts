@@ -8,8 +8,8 @@ import { mkdir } from 'node:fs/promises';
 import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
 import type { ImportPreview, ImportState } from '../../contract/imports';
 import type { Clock } from '../clock';
-import type { Judging } from '../judging';
-import { contentHash, keepFile } from '../keptFile';
+import type { StandingKeeper } from '../standings/standings';
+import { contentHash, keepFile } from '../files/keptFile';
 import { conflict, invalid, notFound } from '../problem';
 import { mappingSchema } from '../../sheets/mapping';
 import { problemsOf } from '../../core/logbook/problems';
@@ -49,7 +49,7 @@ export class Importing {
 
   constructor(
     private readonly database: Database,
-    private readonly judging: Judging,
+    private readonly judging: StandingKeeper,
     private readonly imports: ImportStore,
     private readonly writing: ImportWriting,
     private readonly clock: Clock,

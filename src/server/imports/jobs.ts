@@ -5,7 +5,7 @@ import { mkdir, readFile, readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { ImportState } from '../../contract/imports';
 import type { Mapping } from '../../sheets/mapping';
-import { contentHash, writeAside } from '../keptFile';
+import { contentHash, writeAside } from '../files/keptFile';
 import type { PlannedFile } from './planFile';
 
 export interface KeptJob {

@@ -6,8 +6,8 @@ import { type Logbook, readLogbook } from '../../core/logbook/logbook';
 import { problemText } from '../../core/logbook/problems';
 import type { Revision } from '../../core/logbook/tables';
 import { begunHere, isBegunHere } from '../exports/begunHere';
-import { rowsOfLogbook } from '../logbookRows';
-import { sameContent } from '../sentEntry';
+import { rowsOfLogbook } from '../exports/logbookRows';
+import { sameContent } from '../writing/sentEntry';
 import type { PresentBeside } from './comesAlong';
 import { FileRefused } from './refused';
 

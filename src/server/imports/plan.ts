@@ -11,7 +11,7 @@ import { wouldExceed } from '../../sheets/wouldExceed';
 import { type Staging, isThereIn, needsOf } from '../../sheets/planned';
 import type { Fault } from '../../sheets/fault';
 import type { StagedRow, Understood } from '../../sheets/understood';
-import type { OwnFigure } from '../logbookRows';
+import type { OwnFigure } from '../exports/logbookRows';
 
 export interface PlannedRow {
   key: string;

@@ -3,8 +3,8 @@ import type { ImportedRow, UndoPreview } from '../../contract/imports';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Revision } from '../../core/logbook/tables';
 import type { Clock } from '../clock';
-import type { Judging } from '../judging';
-import { revisionOf } from '../rowRevision';
+import type { StandingKeeper } from '../standings/standings';
+import { revisionOf } from '../writing/rowRevision';
 import type { Database, Statement } from '../store/database';
 import type { ImportStore, Wrote } from '../store/imports';
 import type { Store } from '../store/store';
@@ -36,7 +36,7 @@ export class ImportWriting {
     private readonly imports: ImportStore,
     private readonly beside: BesideRows,
     private readonly carrying: CarryingOut,
-    private readonly judging: Judging,
+    private readonly judging: StandingKeeper,
     /** where photos and documents stand */
     private readonly files: string,
     private readonly clock: Clock,

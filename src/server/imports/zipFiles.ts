@@ -1,8 +1,8 @@
 /** Files that lie beside a logbook in its zip. */
 import { readFile } from 'node:fs/promises';
-import { contentHash, keepFile } from '../keptFile';
+import { contentHash, keepFile } from '../files/keptFile';
 import { PAPER_NAME } from '../papers/issuing';
-import { PHOTO_NAME } from '../photos';
+import { PHOTO_NAME } from '../files/photos';
 import { LOGBOOK_LIMITS } from './planFile';
 import { isZip } from './readSheets';
 import type { PlannedRow } from './plan';

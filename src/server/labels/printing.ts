@@ -1,7 +1,7 @@
 /** Labels that are asked for, from what the logbook says today. */
 import type { QueryRead } from '../../contract/endpoints';
 import type { Cylinder } from '../../core/logbook/tables';
-import type { Judging } from '../judging';
+import type { StandingKeeper } from '../standings/standings';
 import { invalid, notFound } from '../problem';
 import type { Store } from '../store/store';
 import {
@@ -18,7 +18,7 @@ import { labelsPdf } from './pdf';
 export class LabelPrinting {
   constructor(
     private readonly store: Store,
-    private readonly judging: Judging,
+    private readonly judging: StandingKeeper,
   ) {}
 
   async pdf(asked: QueryRead<'labels'>): Promise<Buffer> {

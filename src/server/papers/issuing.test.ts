@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import type { PaperRequest } from '../../contract/papers';
 import { type Company, added, entry, machine, openCompany, site } from '../company.testkit';
 import { exported } from '../exported.testkit';
-import { loadLogbook, verifyChain } from '../logbooks';
+import { loadLogbook, verifyChain } from '../exports/logbooks';
 import { readLogbook } from '../../core/logbook/logbook';
 
 let company: Company;

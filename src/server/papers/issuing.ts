@@ -13,11 +13,11 @@ import type { Made } from '../../papers/made';
 import { makePapers } from '../../papers/make';
 import type { Answers } from '../../papers/entryPapers';
 import type { Clock } from '../clock';
-import type { Judging } from '../judging';
-import { contentHash, keepFile } from '../keptFile';
-import type { Photos } from '../photos';
+import type { StandingKeeper } from '../standings/standings';
+import { contentHash, keepFile } from '../files/keptFile';
+import type { Photos } from '../files/photos';
 import { conflict, invalid } from '../problem';
-import type { Rows } from '../rows';
+import type { Rows } from '../writing/rows';
 import type { Database } from '../store/database';
 import type { IssuedStore } from '../store/issued';
 import type { Store } from '../store/store';
@@ -32,7 +32,7 @@ export class Issuing {
     private readonly database: Database,
     private readonly store: Store,
     private readonly issued: IssuedStore,
-    private readonly judging: Judging,
+    private readonly judging: StandingKeeper,
     private readonly rows: Rows,
     private readonly photos: Photos,
     private readonly clock: Clock,

@@ -9,7 +9,7 @@ import { ENDPOINTS } from '../../contract/endpoints';
 import type { Entry } from '../../core/logbook/entry';
 import { systemClock } from '../clock';
 import { TODAY, added, charged, entry, machine, site } from '../company.testkit';
-import { verifyChain } from '../logbooks';
+import { verifyChain } from '../exports/logbooks';
 import { openServices } from '../services';
 import { CHAIN_START, sealedText } from './seal';
 

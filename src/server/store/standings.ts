@@ -1,6 +1,6 @@
 /** Keeps what was judged of machines: standings, duties, trips, and which leak where. Knows columns, no rules. */
 import { and, asc, count, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
-import type { Judged } from '../judged';
+import type { MachineStanding } from './machineStanding';
 import type { Statement, Tables } from './database';
 import { insertions } from './insertions';
 import * as t from './schema';
@@ -23,7 +23,7 @@ const COLUMNS = [
   t.standings.leaking,
 ] as const;
 
-const values = (judged: Judged): (string | number)[] => [
+const values = (judged: MachineStanding): (string | number)[] => [
   judged.applianceId,
   judged.siteId,
   judged.stamp,
@@ -63,7 +63,7 @@ export class Standings {
    * Puts what was judged in place of what stood there, whose fingerprint is `before` (null: nothing did). Duties and
    * leaking parts are touched only where they changed.
    */
-  put(judged: Judged, before: string | null): Statement[] {
+  put(judged: MachineStanding, before: string | null): Statement[] {
     const row = insertions(
       t.standings,
       COLUMNS,
@@ -76,7 +76,7 @@ export class Standings {
   }
 
   /** The same where it is known what stood there: columns that stay as they are keep their places in the indexes. */
-  change(judged: Judged, before: Judged): Statement[] {
+  change(judged: MachineStanding, before: MachineStanding): Statement[] {
     const old = values(before);
     const changed = values(judged).flatMap((value, index) =>
       value === old[index] ? [] : [{ value, index }],
@@ -90,7 +90,10 @@ export class Standings {
       : [row, ...this.duties(judged, before.fingerprint), ...this.leakParts(judged, before.fingerprint)];
   }
 
-  private duties({ applianceId, siteId, timezone, duties }: Judged, before: string | null): Statement[] {
+  private duties(
+    { applianceId, siteId, timezone, duties }: MachineStanding,
+    before: string | null,
+  ): Statement[] {
     const text = JSON.stringify(duties);
     const gone = {
       sql: `DELETE FROM duties WHERE appliance_id = ? AND NOT (site_id = ? AND timezone = ? AND (due, kind) IN
@@ -105,7 +108,7 @@ export class Standings {
     return [...(before ? [gone] : []), ...(duties.length > 0 ? [come] : [])];
   }
 
-  private leakParts({ applianceId, kind, leakParts }: Judged, before: string | null): Statement[] {
+  private leakParts({ applianceId, kind, leakParts }: MachineStanding, before: string | null): Statement[] {
     const text = JSON.stringify(leakParts);
     const gone = {
       sql: `DELETE FROM leak_parts WHERE appliance_id = ? AND NOT (kind = ? AND (type, times) IN
@@ -121,7 +124,7 @@ export class Standings {
   }
 
   /** Puts many that no list has yet. */
-  putAll(judged: readonly Judged[]): Statement[] {
+  putAll(judged: readonly MachineStanding[]): Statement[] {
     return [
       ...insertions(t.standings, COLUMNS, judged.map(values)),
       ...insertions(
@@ -149,7 +152,7 @@ export class Standings {
   }
 
   /** In the lists from its first moment, whoever judges it. */
-  place = (judged: Judged): Statement[] =>
+  place = (judged: MachineStanding): Statement[] =>
     insertions(t.standings, COLUMNS, [values(judged)], 'ON CONFLICT DO NOTHING');
 
   /** What is late and what falls due within a month at a site, counted anew. */

@@ -7,7 +7,7 @@ import { type ApplianceStanding, logbookStandings } from '../../core/rules/stand
 import { dayOf } from '../../core/quantity/day';
 import { systemClock } from '../clock';
 import { exported } from '../exported.testkit';
-import { verifyChain } from '../logbooks';
+import { verifyChain } from '../exports/logbooks';
 import { HttpProblem } from '../problem';
 import { type Services, openServices } from '../services';
 import { type Link, firstBreak } from './seal';

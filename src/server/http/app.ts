@@ -1,0 +1,121 @@
+/** The Express app: the API, problem documents, and the built web with its pages, compressed when it was built. */
+import { existsSync } from 'node:fs';
+import { STATUS_CODES } from 'node:http';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express } from 'express';
+import helmet from 'helmet';
+import expressStaticGzip from 'express-static-gzip';
+import { HttpProblem, busy, invalid, notFound, refused, tooLarge } from '../problem';
+import { docsRouter } from './routes/docs';
+import { fileHandlers } from './routes/files';
+import { handlers } from './routes/handlers';
+import { apiRouter } from './routes/route';
+import { ownHostsOnly } from './hosts';
+import type { Services } from '../services';
+import { isBusy } from '../store/database';
+import { NoPlace } from '../store/pages';
+import { checkWriters } from '../writing/writers';
+
+const BODY_LIMIT = '4mb';
+/** Everything comes from here: no script, font or picture from elsewhere, and nothing is told to anybody. */
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  // Charts and menus are placed by styles on their elements.
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  workerSrc: ["'self'", 'blob:'],
+  upgradeInsecureRequests: null,
+};
+const SERVER_FAULT = 500;
+const LAYER_WORDS: Record<number, string> = {
+  400: 'The request cannot be read: its address, its headers or its body is malformed',
+  404: 'There is nothing at this address',
+  415: 'The body has a type, an encoding or a charset that is not taken here; send JSON in UTF-8',
+};
+
+/** What Express and its parsers say, in our words. */
+function layerProblem(error: unknown): HttpProblem | null {
+  if (!(error instanceof Error)) return null;
+  const { type, status } = error as Error & { type?: string; status?: number };
+  if (type === 'entity.parse.failed') return invalid([{ path: [], message: 'is no JSON' }]);
+  if (type === 'entity.too.large')
+    return tooLarge(
+      'That is too large to be taken; nothing was written. Send a smaller photo or file, or fewer entries.',
+    );
+  if (status === undefined || status < 400 || status >= SERVER_FAULT) return null;
+  // Not what the layer says of it: that may name files of this machine.
+  return refused(status, `${LAYER_WORDS[status] ?? STATUS_CODES[status] ?? 'Refused'}. Nothing was written.`);
+}
+
+function problemOf(error: unknown, services: Services): HttpProblem | null {
+  if (error instanceof HttpProblem) return error;
+  if (error instanceof NoPlace)
+    return invalid([{ path: ['after'], message: 'is no place of this list; ask for its first page' }]);
+  if (!isBusy(error)) return layerProblem(error);
+  services.database.renewReads();
+  return busy();
+}
+
+const answerProblem =
+  (services: Services): ErrorRequestHandler =>
+  (error: unknown, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const problem = problemOf(error, services);
+    if (!problem) console.error(error);
+    const document = problem?.document ?? {
+      type: 'about:blank',
+      title: 'Something went wrong on our side; nothing was written. Try again.',
+      status: SERVER_FAULT,
+    };
+    if (problem?.retryAfterSeconds != null) response.set('Retry-After', String(problem.retryAfterSeconds));
+    response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
+  };
+
+/** `hosts`: names under which the server is reached beside those of this machine. */
+export function createApp(
+  services: Services,
+  webFolder: string | null,
+  hosts: readonly string[] = [],
+): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      // Reached on this machine by plain HTTP: nothing may be lifted to HTTPS.
+      contentSecurityPolicy: { directives: CONTENT_POLICY },
+      strictTransportSecurity: false,
+      crossOriginEmbedderPolicy: false,
+    }),
+  );
+  app.use(ownHostsOnly(hosts));
+  app.use('/api', compression());
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.use('/api/docs', docsRouter());
+  app.use(
+    '/api',
+    apiRouter(handlers(services), fileHandlers(services), (name, body) =>
+      checkWriters(services.store, name, body),
+    ),
+  );
+  app.use('/api', () => {
+    throw notFound('address');
+  });
+  if (webFolder !== null && existsSync(webFolder)) {
+    app.use(
+      expressStaticGzip(webFolder, {
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        index: false,
+        serveStatic: { maxAge: '1h', index: false },
+      }),
+    );
+    app.get('/{*page}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
+  }
+  app.use(answerProblem(services));
+  return app;
+}

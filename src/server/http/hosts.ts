@@ -1,0 +1,23 @@
+/** The server answers to its own names alone, and to pages of its own: a page from elsewhere reads and writes nothing. */
+import type { RequestHandler } from 'express';
+import { refused } from '../problem';
+
+const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
+
+const hostnameOf = (host: string): string => host.replace(/:\d+$/, '').toLowerCase();
+
+const FORBIDDEN = 403;
+
+/** `more`: other names under which this server is reached. */
+export function ownHostsOnly(more: readonly string[] = []): RequestHandler {
+  const names = new Set([...OWN_NAMES, ...more.map((name) => name.toLowerCase())]);
+  return (request, _response, next) => {
+    const host = request.headers.host ?? '';
+    if (!names.has(hostnameOf(host)))
+      throw refused(FORBIDDEN, 'This server does not answer under that name.');
+    const { origin } = request.headers;
+    if (origin !== undefined && origin.replace(/^https?:\/\//, '').toLowerCase() !== host.toLowerCase())
+      throw refused(FORBIDDEN, 'This was asked by a page from elsewhere; nothing was read or written.');
+    next();
+  };
+}

@@ -1,0 +1,73 @@
+/** Registers what answers each endpoint of the contract's table: question and body are read as it says. */
+import express, { type Request, type RequestHandler, Router } from 'express';
+import type { z } from 'zod';
+import { newEntries, newEntry } from '../../../contract/api';
+import {
+  type AnswerOf,
+  type BodyRead,
+  type DocumentName,
+  ENDPOINTS,
+  type Endpoint,
+  type Endpoints,
+  type EndpointName,
+  FILE,
+  type PathParts,
+  type QueryRead,
+} from '../../../contract/endpoints';
+import { problemsOf } from '../../../core/logbook/problems';
+import { PHOTO_BYTES } from '../../files/photos';
+import { invalid } from '../../problem';
+
+export interface Asked<Name extends EndpointName> {
+  parts: PathParts<Name>;
+  query: QueryRead<Name>;
+  body: Endpoints[Name]['body'] extends z.ZodType ? BodyRead<Name> : unknown;
+}
+
+/** What answers each endpoint that answers with a document. */
+export type Handlers = { [Name in DocumentName]: (asked: Asked<Name>) => Promise<AnswerOf<Name>> };
+/** What answers each endpoint that answers with a file. */
+export type FileHandlers = Record<Exclude<EndpointName, DocumentName>, RequestHandler>;
+
+function read(schema: z.ZodType, given: unknown): unknown {
+  const parsed = schema.safeParse(given, { reportInput: true });
+  if (!parsed.success) throw invalid(problemsOf(parsed.error));
+  return parsed.data;
+}
+
+function bodyOf(schema: Endpoint['body'], request: Request): unknown {
+  const given: unknown = request.body;
+  if (schema === null || schema === FILE) return given;
+  // One entry may come without a list around it; what is wrong in it is then named without its place in a list.
+  if (schema === newEntries && !Array.isArray(given)) return [read(newEntry, given)];
+  return read(schema, given);
+}
+
+/** `mayWrite` refuses a body whose writer is nobody here. */
+export function apiRouter(
+  documents: Handlers,
+  files: FileHandlers,
+  mayWrite: (name: EndpointName, body: unknown) => Promise<void>,
+): Router {
+  const router = Router();
+  for (const [name, endpoint] of Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]) {
+    const method = endpoint.method === 'GET' ? 'get' : 'post';
+    if (endpoint.answer === FILE) {
+      router[method](endpoint.path, files[name as keyof FileHandlers]);
+      continue;
+    }
+    if (endpoint.body === FILE)
+      router.use(endpoint.path, express.raw({ type: () => true, limit: PHOTO_BYTES }));
+    const answer = documents[name as DocumentName] as (asked: unknown) => Promise<unknown>;
+    router[method](endpoint.path, async (request, response) => {
+      const asked = {
+        parts: request.params,
+        query: read(endpoint.query, request.query),
+        body: bodyOf(endpoint.body, request),
+      };
+      if (endpoint.method === 'POST' && endpoint.body !== FILE) await mayWrite(name, asked.body);
+      response.status(endpoint.status).json(await answer(asked));
+    });
+  }
+  return router;
+}

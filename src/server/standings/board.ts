@@ -1,0 +1,202 @@
+/** What lists show: machines, what is due, where to drive, forecasts' ground, visits. Reads stored standings, a page at a time. */
+import type { AnswerOf, QueryRead } from '../../contract/endpoints';
+import { DUE_GROUPS, type DueGroup, dueGroupOf } from '../../contract/api';
+import type { Appliance, Cylinder, Site } from '../../core/logbook/tables';
+import { type Day, addDays, dayOf, dayText } from '../../core/quantity/day';
+import { massSystemOf } from '../../core/rules/massSystem';
+import { stateOf } from '../../core/rules/obligation';
+import { type MachineSummary } from '../../core/rules/summary';
+import { MACHINE_STATES } from '../../core/rules/machineState';
+import type { Clock } from '../clock';
+import type { Leaking, ListedObligation } from './foldedStanding';
+import type { StandingKeeper } from './standings';
+import type { Lists } from '../store/lists';
+import type { ListedMachine, MachineFilter, MachineList } from '../store/machineList';
+import type { Store } from '../store/store';
+
+/** Duties further off than this wait for another day. */
+const HORIZON_DAYS = 400;
+const CERTIFICATE_NOTICE_DAYS = 60;
+
+const RETIRED = MACHINE_STATES.indexOf('retired');
+
+const read = <Value>(text: string): Value => JSON.parse(text) as Value;
+
+const idsOf = (text: string): string[] => text.split(',').filter(Boolean);
+
+export class Board {
+  constructor(
+    private readonly store: Store,
+    private readonly lists: Lists,
+    private readonly machineList: MachineList,
+    private readonly judging: StandingKeeper,
+    private readonly clock: Clock,
+  ) {}
+
+  async machines(query: QueryRead<'machines'>): Promise<AnswerOf<'machines'>> {
+    if (query.ids !== undefined) {
+      const ids = idsOf(query.ids);
+      const { rows } = await this.judging.fresh(async () => ({ rows: await this.machineList.byId(ids) }));
+      return { rows: rows.map(machineRow), next: null, count: rows.length, more: false, retired: 0 };
+    }
+    const filter: MachineFilter = {
+      text: query.text,
+      site: query.site ?? null,
+      kind: query.kind ?? null,
+      state: query.state === undefined ? null : MACHINE_STATES.indexOf(query.state),
+      hiddenFrom: RETIRED,
+      unjudged: query.unjudged,
+      withRoom: query.withRoom,
+    };
+    const { rows, next, count, more, hidden } = await this.judging.fresh(() =>
+      this.machineList.page(filter, {
+        sort: query.sort,
+        descending: query.descending,
+        after: query.after ?? null,
+        limit: query.limit,
+      }),
+    );
+    const retired = query.state === undefined ? hidden : 0;
+    return { rows: rows.map(machineRow), next, count, more, retired };
+  }
+
+  async due({ site, after, limit }: QueryRead<'due'>): Promise<AnswerOf<'due'>> {
+    const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
+    const { rows, next } = await this.judging.fresh(() =>
+      this.lists.duties({ site: site ?? null, until }, after ?? null, limit),
+    );
+    return {
+      rows: rows.map((row) => {
+        const appliance = read<Appliance>(row.appliance);
+        const at = read<Site>(row.site);
+        const summary = read<MachineSummary>(row.summary);
+        const today = this.clock.todayIn(at.timezone);
+        const state = stateOf({ due: dayOf(row.due), doneOn: null, ended: false }, today);
+        return {
+          ...read<ListedObligation>(row.document),
+          machineId: row.applianceId,
+          machineName: appliance.name,
+          siteId: at.id,
+          siteName: at.name,
+          state: state as 'overdue' | 'dueSoon' | 'upcoming',
+          today: dayText(today),
+          massSystem: massSystemOf(at, summary.chargedUnit),
+          rod: summary.rod,
+        };
+      }),
+      next,
+    };
+  }
+
+  async dueCounts(siteId: string | null): Promise<AnswerOf<'dueCounts'>> {
+    const site = siteId === null ? null : await this.store.site(siteId);
+    const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
+    const groups: Record<DueGroup, number> = { overdue: 0, week: 0, month: 0, later: 0 };
+    const todays = new Map<string, Day>();
+    for (const { scope, due, duties } of await this.lists.dutyDays(siteId, until)) {
+      const timezone = site?.timezone ?? scope.slice('zone '.length);
+      const today = todays.get(timezone) ?? this.clock.todayIn(timezone);
+      todays.set(timezone, today);
+      groups[dueGroupOf(dayOf(due), today)] += duties;
+    }
+    return {
+      groups: Object.fromEntries(DUE_GROUPS.map((group) => [group, groups[group]])) as typeof groups,
+      left: this.judging.turning.left,
+      certificates: await this.certificatesEnding(),
+    };
+  }
+
+  private async certificatesEnding() {
+    const until = addDays(this.clock.todayIn('UTC'), CERTIFICATE_NOTICE_DAYS);
+    return (await this.store.people()).flatMap((person) =>
+      (person.certificates ?? []).flatMap(({ scheme, expires }) =>
+        expires != null && dayOf(expires) <= until
+          ? [{ personId: person.id, name: person.name, scheme: scheme ?? '', expires }]
+          : [],
+      ),
+    );
+  }
+
+  async trips({ after, limit }: QueryRead<'trips'>): Promise<AnswerOf<'trips'>> {
+    const { rows, next } = await this.lists.trips(after ?? null, limit);
+    return {
+      rows: rows.map(({ siteId, late, due, site }) => ({
+        siteId,
+        late,
+        due,
+        siteName: read<Site>(site).name,
+      })),
+      next,
+    };
+  }
+
+  async leaking({ site, after, limit }: QueryRead<'leaking'>): Promise<AnswerOf<'leaking'>> {
+    const { rows, next } = await this.judging.fresh(() =>
+      this.lists.leaking(site ?? null, after ?? null, limit),
+    );
+    return {
+      rows: rows.map((row) => ({
+        applianceId: row.applianceId,
+        machineName: read<Appliance>(row.appliance).name,
+        siteName: read<Site>(row.site).name,
+        leaking: read<Leaking>(row.leaking),
+      })),
+      next,
+    };
+  }
+
+  async visits({ text, machine, visit, after, limit }: QueryRead<'visits'>): Promise<AnswerOf<'visits'>> {
+    const { rows, next } = await this.lists.visits(
+      { text, applianceId: machine ?? null, visitId: visit ?? null },
+      after ?? null,
+      limit,
+    );
+    return {
+      rows: rows.map(({ appliance, site: at, last: _, handedOver, ...row }) => {
+        const site = read<Site>(at);
+        return {
+          ...row,
+          handedOver: handedOver > 0,
+          machineName: read<Appliance>(appliance).name,
+          siteId: site.id,
+          siteName: site.name,
+          today: dayText(this.clock.todayIn(site.timezone)),
+        };
+      }),
+      next,
+    };
+  }
+
+  async sites({ text, ids, after, limit }: QueryRead<'sites'>): Promise<AnswerOf<'sites'>> {
+    if (ids !== undefined) return { rows: await this.store.sitesById(idsOf(ids)), next: null };
+    const { rows, next } = await this.lists.sites(text, after ?? null, limit);
+    return { rows: rows.map((row) => read<Site>(row.document)), next };
+  }
+
+  spaces({ site, ids }: QueryRead<'spaces'>): Promise<AnswerOf<'spaces'>> {
+    return ids === undefined ? this.store.spacesOf(site ?? '') : this.store.spacesById(idsOf(ids));
+  }
+
+  async cylinders({
+    refrigerant,
+    ids,
+    after,
+    limit,
+  }: QueryRead<'cylinders'>): Promise<AnswerOf<'cylinders'>> {
+    if (ids !== undefined) return { rows: await this.store.cylindersById(idsOf(ids)), next: null };
+    const { rows, next } = await this.lists.cylinders(refrigerant ?? null, after ?? null, limit);
+    return { rows: rows.map((row) => read<Cylinder>(row.document)), next };
+  }
+}
+
+function machineRow(row: ListedMachine): AnswerOf<'machines'>['rows'][number] {
+  const site = read<Site>(row.site);
+  const summary = read<MachineSummary>(row.summary);
+  return {
+    appliance: read<Appliance>(row.appliance),
+    siteId: site.id,
+    siteName: site.name,
+    massSystem: massSystemOf(site, summary.chargedUnit),
+    summary,
+  };
+}
