@@ -1,6 +1,6 @@
 /** The page of the format that lists every sort of entry, drawn from the records of the house. */
 import { ENTRY_KINDS } from '../core/logbook/entry';
-import { NOTE_NAMES } from '../core/visit/notes';
+import { NOTE_NAMES } from '../core/visit/notes/notes';
 import { type EntryRecord, fieldsOf } from '../record/record';
 import { KINDS, NOTE_RECORDS } from '../record/records';
 import { STEP_WORDS } from '../words/steps';

@@ -1,7 +1,7 @@
 /** Whatever a gauge's log holds, each line gets an answer of the contract's shape, or an error that names the field. */
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { HOLD_WORDS } from '../core/calculators/hold';
+import { PRESSURE_TEST_CODES } from '../core/calculators/pressureTest';
 import { RISE_WORDS } from '../core/calculators/evacuation/lookAt';
 import { verdictLine } from './verdictLine';
 
@@ -93,7 +93,7 @@ describe('any log', () => {
             leakGramsPerYear,
             resolutionPa,
           });
-          holdsShape(found, HOLD_WORDS, 'lossPaPerHour');
+          holdsShape(found, PRESSURE_TEST_CODES, 'lossPaPerHour');
           // Green is never said where nobody knows what must not hide.
           if (volumeL === undefined || leakGramsPerYear === undefined)
             expect(found['word'] === 'holding' && found['firm'] === true).toBe(false);

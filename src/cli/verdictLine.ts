@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { SHARE_THAT_MATTERS, restPressure } from '../core/calculators/atWork';
 import { gasesOf } from '../core/calculators/lossAsGas';
-import { judgeHold } from '../core/calculators/hold';
+import { judgePressureTest } from '../core/calculators/pressureTest';
 import { judgeRise } from '../core/calculators/evacuation/judgeRise';
 import { type LeakingCircuit, slopeOf, widest, yearlyLoss } from '../core/calculators/evacuation/vacuumLeak';
 import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
@@ -149,7 +149,7 @@ async function pressureAnswer(
   const yearly =
     test.leakGramsPerYear ??
     (test.fullChargeGrams === undefined ? null : SHARE_THAT_MATTERS * test.fullChargeGrams);
-  const outcome = judgeHold({
+  const outcome = judgePressureTest({
     readings,
     changedShare: 1,
     gauge: { resolution: test.resolutionPa ?? USUAL_DIGIT, temperatureDoubt: TEMPERATURE_DOUBT_K },

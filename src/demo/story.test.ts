@@ -7,7 +7,7 @@ import { standingFromEntries } from '../core/rules/standing';
 import { summaryOf } from '../core/rules/summary';
 import { MACHINE_STATES } from '../core/rules/machineState';
 import { unjudged } from '../core/rules/unjudged';
-import { leakStories } from '../core/visit/leakStory';
+import { leakStories } from '../core/visit/leaks/leakStory';
 import { afterSignature } from '../core/visit/signed';
 import { demoStory } from './story';
 

@@ -2,8 +2,8 @@
 import type { EntryOf } from '../core/logbook/entry';
 import { type Day, dayOf } from '../core/quantity/day';
 import type { CaseStanding } from '../core/rules/caseDeadlines';
-import { type LeakStory, isFound, leakStories } from '../core/visit/leakStory';
-import { dutiesOf } from '../record/caseLane';
+import { type LeakStory, isFound, leakStories } from '../core/visit/leaks/leakStory';
+import { obligationsOf } from '../record/caseLane';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { PACK_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
@@ -128,7 +128,7 @@ const caseBlocks = (view: FoldedMachine, cases: readonly CaseStanding[]): Block[
         wideBlock(
           `Case of ${dayWords(each.case.openedOn)}, ${PACK_WORDS[each.case.pack.id]}`,
           linesOf([{ label: 'Rule:', words: packVersionWords(each.case.pack) }]),
-          datesTable(dutiesOf(view.standing, each), view),
+          datesTable(obligationsOf(view.standing, each), view),
         ),
       );
 

@@ -10,8 +10,8 @@ import type { CaseStanding } from '../core/rules/caseDeadlines';
 import { judgedRate } from '../core/rules/judgedRate';
 import type { Leak } from '../core/rules/leaks';
 import { type Obligation, stateOf } from '../core/rules/obligation';
-import { type LeakStory, isFound, leakStories } from '../core/visit/leakStory';
-import { CASE_KINDS, belongsToCase, dutiesOf } from '../record/caseLane';
+import { type LeakStory, isFound, leakStories } from '../core/visit/leaks/leakStory';
+import { CASE_KINDS, belongsToCase, obligationsOf } from '../record/caseLane';
 import type { FoldedMachine } from '../record/foldedMachine';
 import {
   CASE_STATE_WORDS,
@@ -97,7 +97,7 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
       ),
       wideBlock('Verification tests', testsTable(tests, view, beside), besidesTests(tests, view, beside)),
       more.length > 0 ? wideBlock('More time', lines(more, '')) : null,
-      wideBlock('Dates', datesTable(dutiesOf(standing, found), view)),
+      wideBlock('Dates', datesTable(obligationsOf(standing, found), view)),
       plans.length > 0 ? wideBlock('Plan and what became of it', lines(plans, '')) : null,
       wideBlock('Gas in this case', lines(gas, 'No gas is recorded in this case.')),
       correctionsBlock('Corrections', corrections, view, beside),
@@ -194,23 +194,27 @@ function besidesTests(tests: readonly DatedEntry[], view: FoldedMachine, beside:
       };
 }
 
-export const datesTable = (duties: readonly Obligation[], { today }: FoldedMachine): Content =>
+export const datesTable = (obligations: readonly Obligation[], { today }: FoldedMachine): Content =>
   tableOr(
     'No date follows from this case.',
     'Dates',
     ['Duty', 'Due', 'Done', 'Kept', 'Why that day'],
-    duties.map((duty) => [
-      OBLIGATION_WORDS[duty.kind],
-      dayWords(duty.due),
-      duty.doneOn === null ? '–' : dayWords(duty.doneOn),
-      keptWords(duty, today),
-      `${whyWords(duty.why)} (${duty.source.cite})`,
+    obligations.map((obligation) => [
+      OBLIGATION_WORDS[obligation.kind],
+      dayWords(obligation.due),
+      obligation.doneOn === null ? '–' : dayWords(obligation.doneOn),
+      keptWords(obligation, today),
+      `${whyWords(obligation.why)} (${obligation.source.cite})`,
     ]),
   );
 
-function keptWords(duty: Obligation, today: FoldedMachine['today']): string {
-  if (duty.doneOn !== null)
-    return duty.doneOn > duty.due ? `missed by ${daysWords(duty.doneOn - duty.due)}` : 'kept';
-  const state = stateOf(duty, today);
-  return state === 'overdue' ? `missed, ${daysWords(today - duty.due)} late` : OBLIGATION_STATE_WORDS[state];
+function keptWords(obligation: Obligation, today: FoldedMachine['today']): string {
+  if (obligation.doneOn !== null)
+    return obligation.doneOn > obligation.due
+      ? `missed by ${daysWords(obligation.doneOn - obligation.due)}`
+      : 'kept';
+  const state = stateOf(obligation, today);
+  return state === 'overdue'
+    ? `missed, ${daysWords(today - obligation.due)} late`
+    : OBLIGATION_STATE_WORDS[state];
 }

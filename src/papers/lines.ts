@@ -1,7 +1,7 @@
 /** Entries as lines of a paper, in the words of their records: nothing of a screen, no id, no name of a file. */
 import type { Entry } from '../core/logbook/entry';
 import type { DatedEntry } from '../core/logbook/order';
-import { type Running, isTest, weakIn } from '../core/visit/evidence';
+import { type Running, isTest, weakIn } from '../core/visit/leaks/evidence';
 import { dateWords } from '../words/dates';
 import { weakWords } from '../words/leaks';
 import type { FoldedMachine } from '../record/foldedMachine';

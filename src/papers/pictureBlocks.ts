@@ -1,5 +1,5 @@
 /** What stands on a paper as a picture: the circuit with its leaks, photos, the signature. */
-import { type LeakStory, isFound } from '../core/visit/leakStory';
+import { type LeakStory, isFound } from '../core/visit/leaks/leakStory';
 import { type VisitRecord, notesOf } from '../core/visit/visitRecord';
 import { mapOfMachine } from '../record/circuitOf';
 import type { FoldedMachine } from '../record/foldedMachine';

@@ -1,9 +1,9 @@
 /** The readings of a visit before and after, with what each set amounts to; beside the table what it does not show. */
 import type { SaturationTable } from '../core/refrigerant/saturation';
-import { PHASES, readNote } from '../core/visit/notes';
+import { PHASES, readNote } from '../core/visit/notes/notes';
 import { CIRCUMSTANCE_NAMES, NUMBER_NAMES, SIGN_NAMES } from '../core/visit/readings/places';
-import { type Taken, readingSeries, readingsOfPhase } from '../core/visit/readings/series';
-import type { Quantity } from '../core/visit/stated';
+import { type ReadingTaken, readingSeries, readingsOfPhase } from '../core/visit/readings/series';
+import type { Quantity } from '../core/visit/notes/stated';
 import { type ReadingsSoFar, type VisitRecord } from '../core/visit/visitRecord';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { figuresFor, unitsOf } from '../record/readFigures';
@@ -35,7 +35,7 @@ const saidOf = (name: string, so: ReadingsSoFar): string | null =>
 /** Readings by phase; null where nothing was read. */
 export function seriesTable(
   view: FoldedMachine,
-  series: readonly Taken[],
+  series: readonly ReadingTaken[],
   table: SaturationTable | null,
 ): SeriesTable | null {
   const phases = PHASES.filter((phase) => series.some((taken) => taken.phase === phase));
@@ -68,7 +68,7 @@ export function seriesTable(
 }
 
 /** Earlier readings of a phase, and those of other rooms. */
-function besideTable(view: FoldedMachine, series: readonly Taken[]): Line[] {
+function besideTable(view: FoldedMachine, series: readonly ReadingTaken[]): Line[] {
   const shown = new Map(
     series.filter((taken) => taken.part === null).map((taken) => [`${taken.name} ${taken.phase}`, taken]),
   );

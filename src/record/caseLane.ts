@@ -41,9 +41,11 @@ export function belongsToCase(entry: Entry, day: Day, standing: CaseStanding): b
 }
 
 /** Duties of the case that are still to do; those done stand in the lane as the entries that did them. */
-export function dutiesOf(standing: Standing, each: CaseStanding): Obligation[] {
+export function obligationsOf(standing: Standing, each: CaseStanding): Obligation[] {
   const { pack, openedOn } = each.case;
-  return standing.obligations.filter((duty) => duty.pack.id === pack.id && duty.caseOpenedOn === openedOn);
+  return standing.obligations.filter(
+    (obligation) => obligation.pack.id === pack.id && obligation.caseOpenedOn === openedOn,
+  );
 }
 
 export function laneOf(standing: Standing, each: CaseStanding): LaneStep[] {
@@ -51,7 +53,7 @@ export function laneOf(standing: Standing, each: CaseStanding): LaneStep[] {
   const steps: LaneStep[] = [{ type: 'opened', day: each.case.openedOn }];
   for (const { day, entry } of entries)
     if (belongsToCase(entry, day, each)) steps.push({ type: 'entry', day, entry });
-  for (const obligation of dutiesOf(standing, each)) {
+  for (const obligation of obligationsOf(standing, each)) {
     if (!['done', 'void'].includes(stateOf(obligation, asOf)))
       steps.push({ type: 'duty', day: obligation.due, obligation });
   }

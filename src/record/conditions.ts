@@ -1,5 +1,5 @@
 /** The conditions of a test: a pass is only as good as these. One table for a joint, a hold and a legal test. */
-import { type Conditions, TEST_METHODS } from '../core/visit/notes';
+import { type Conditions, TEST_METHODS } from '../core/visit/notes/notes';
 import { choices } from '../words/choice';
 import { listAnd } from '../words/list';
 import { TEST_GAS_WORDS, TEST_METHOD_WORDS } from '../words/leaks';

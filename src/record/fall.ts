@@ -1,6 +1,6 @@
 /** A pressure told by what it fell since the reading before: nobody subtracts in his head. */
 import { parseMeasure, measureText } from '../core/quantity/measure';
-import type { Measured } from '../core/visit/stated';
+import type { Measured } from '../core/visit/notes/stated';
 import { measureRefusalWords } from '../words/calculators';
 
 /** Units in which a fall is told. */

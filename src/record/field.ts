@@ -5,7 +5,7 @@
 import type { Entry } from '../core/logbook/entry';
 import type { Dimension } from '../core/quantity/units';
 import type { MassSystem, MassUnit } from '../core/quantity/mass';
-import type { NotDone, Unknown } from '../core/visit/stated';
+import type { NotDone, Unknown } from '../core/visit/notes/stated';
 import { type Choice, choices } from '../words/choice';
 import type { UnitSystem } from '../words/measures';
 import { type Names, leakWords } from '../words/names';

@@ -6,7 +6,7 @@ import { dayOf } from '../core/quantity/day';
 import { standing } from '../core/testkit/facts';
 import { type Form, noteForm } from './forms';
 import { placedInDay } from './placeInDay';
-import { stepFrom, visitAddress, visitOf } from '../web/data/visitAddress';
+import { stepFrom, visitAddress, visitOf } from '../web/data/addresses/visitAddress';
 import { faultyLabels, initialValues, madeOf } from './formValues';
 import { type FormPlace, placeOf } from './place';
 import { EMPTY_DRAFT } from './statedDraft';

@@ -7,7 +7,7 @@ import { problemsOf } from '../core/logbook/problems';
 import { dayOf } from '../core/quantity/day';
 import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
 import type { Standing } from '../core/rules/standing';
-import { noteProblems } from '../core/visit/noteProblems';
+import { noteProblems } from '../core/visit/notes/noteProblems';
 import type { AskedField, Values } from './field';
 import type { Form } from './forms';
 import type { LeakDraft } from './leakDraft';
@@ -47,7 +47,7 @@ const NOWHERE: FormPlace = {
   labels: new Map(),
 };
 
-export interface Made {
+export interface FormResult {
   entry: Entry | null;
   errors: Record<string, string>;
 }
@@ -108,7 +108,13 @@ const lackWords = (field: AskedField): string =>
       : 'Say a few words here.';
 
 /** The entry of a form, or an error for each field that is not right. */
-export function madeOf(spec: Form, values: Values, frame: Frame, place: FormPlace, today: number): Made {
+export function madeOf(
+  spec: Form,
+  values: Values,
+  frame: Frame,
+  place: FormPlace,
+  today: number,
+): FormResult {
   const errors: Record<string, string> = {};
   const { corrected } = frame;
   const payload: Values = corrected ? wholeOf(asNamedToday(corrected.entry)) : structuredClone(spec.fixed);

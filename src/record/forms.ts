@@ -1,7 +1,7 @@
 /** The form by which an entry is written, and corrected: what its record asks. */
 import type { Entry, EntryKind } from '../core/logbook/entry';
-import { type NoteName, toolOf } from '../core/visit/notes';
-import { isRecorded } from '../core/visit/stated';
+import { type NoteName, toolOf } from '../core/visit/notes/notes';
+import { isRecorded } from '../core/visit/notes/stated';
 import type { AskedField } from './field';
 import { type EntryRecord, askedFields, fieldsOf } from './record';
 import { valueAt } from './sentence';

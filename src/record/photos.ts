@@ -1,6 +1,6 @@
 /** The photos of a visit: marks drawn later replace earlier ones, since they are data beside the picture and not in it. */
 import type { DatedEntry } from '../core/logbook/order';
-import type { Note } from '../core/visit/notes';
+import type { Note } from '../core/visit/notes/notes';
 import { type Noted, notesOf } from '../core/visit/visitRecord';
 
 export type Marks = NonNullable<Note<'picture'>['marks']>;

@@ -2,7 +2,7 @@
 import { CONDENSER_SPLIT } from '../core/calculators/targets';
 import { type SaturationTable, saturationPressure } from '../core/refrigerant/saturation';
 import { unitSystemOf } from '../core/rules/massSystem';
-import type { Running } from '../core/visit/evidence';
+import type { Running } from '../core/visit/leaks/evidence';
 import { type Figures, figuresOf } from '../core/visit/readings/figures';
 import { type ReadingsSoFar, readNumber } from '../core/visit/visitRecord';
 import type { UnitSystem } from '../words/measures';

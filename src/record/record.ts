@@ -4,7 +4,7 @@
  */
 import type { EntryKind, EntryOf } from '../core/logbook/entry';
 import { isReadByLaw } from '../core/logbook/history';
-import { NOTES, type Note, type NoteName } from '../core/visit/notes';
+import { NOTES, type Note, type NoteName } from '../core/visit/notes/notes';
 import type { Step } from '../core/visit/steps';
 import type { Ask, AskedField, Field, Group } from './field';
 import type { PaperBlock } from './paperBlocks';
@@ -40,7 +40,7 @@ export type FieldsOf<Row> = ([OwnKey<Row>] extends [never]
  */
 export type Correction = 'form' | 'gas' | 'void';
 
-interface Told {
+interface RecordHead {
   /** what an entry of this sort is called at the head of its line */
   name: string;
   step: Step;
@@ -61,7 +61,7 @@ interface Told {
   drawnAt?: string;
 }
 
-export interface EntryRecord extends Told {
+export interface EntryRecord extends RecordHead {
   kind: EntryKind;
   /** name of the note, null for a kind by itself */
   note: NoteName | null;
@@ -72,12 +72,12 @@ export interface EntryRecord extends Told {
 
 export const kindRecord = <Kind extends EntryKind>(
   kind: Kind,
-  record: Told & { fields: FieldsOf<EntryOf<Kind>> },
+  record: RecordHead & { fields: FieldsOf<EntryOf<Kind>> },
 ): EntryRecord => ({ ...record, kind, note: null, readByLaw: isReadByLaw(kind) });
 
 export const noteRecord = <Name extends NoteName>(
   note: Name,
-  record: Told & { fields: FieldsOf<Note<Name>> },
+  record: RecordHead & { fields: FieldsOf<Note<Name>> },
 ): EntryRecord => ({
   ...record,
   kind: NOTES[note].kind,

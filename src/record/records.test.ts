@@ -1,8 +1,8 @@
 /** Whatever was typed is shown somewhere: every kind and every note, every field that holds words or figures. */
 import { describe, expect, test } from 'vitest';
 import { ENTRY_KINDS, type Entry, type EntryKind, entrySchema } from '../core/logbook/entry';
-import { NOTES, type NoteName } from '../core/visit/notes';
-import { noteProblems } from '../core/visit/noteProblems';
+import { NOTES, type NoteName } from '../core/visit/notes/notes';
+import { noteProblems } from '../core/visit/notes/noteProblems';
 import { NO_NAMES } from '../words/names';
 import { PAPER_BLOCKS } from './paperBlocks';
 import { entryTitle, sentenceOf } from './sentence';

@@ -1,6 +1,6 @@
 /** Every record of the house: one for each kind of entry, one for each note of a visit. One that is missing does not compile. */
 import type { Entry, EntryKind } from '../core/logbook/entry';
-import { type NoteName, isNoteName, toolOf } from '../core/visit/notes';
+import { type NoteName, isNoteName, toolOf } from '../core/visit/notes/notes';
 import * as cases from './kinds/cases';
 import * as gas from './kinds/gas';
 import * as leaks from './kinds/leaks';

@@ -1,8 +1,8 @@
 /** Notes in the words of the record: every tool has some, and the four ways to state a fact stay apart on paper. */
 import { describe, expect, test } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
-import { NOTES, type NoteName } from '../core/visit/notes';
-import { noteProblems } from '../core/visit/noteProblems';
+import { NOTES, type NoteName } from '../core/visit/notes/notes';
+import { noteProblems } from '../core/visit/notes/noteProblems';
 import { correctionForm } from './forms';
 import { NO_NAMES } from '../words/names';
 import { sentenceOf } from './sentence';

@@ -3,7 +3,7 @@ import type { Entry } from '../core/logbook/entry';
 import { acceptedReasons } from '../core/logbook/sense';
 import { asNamedToday } from '../core/logbook/olderNames';
 import type { Mass, MassSystem } from '../core/quantity/mass';
-import { type Quantity, isNotDone, isRecorded, isUnknown } from '../core/visit/stated';
+import { type Quantity, isNotDone, isRecorded, isUnknown } from '../core/visit/notes/stated';
 import { dateWords } from '../words/dates';
 import { list, uncapped } from '../words/list';
 import { type Names, NO_NAMES, leakWords, leaksWords } from '../words/names';

@@ -1,5 +1,5 @@
 /** What a form holds of a fact that can also be not done, unknown, or left alone; and what becomes of it in the entry. */
-import type { Measured, Quantity } from '../core/visit/stated';
+import type { Measured, Quantity } from '../core/visit/notes/stated';
 import { corrected, type Instrument } from '../core/visit/instrument';
 import { parseExtent } from '../core/quantity/extent';
 import { parseMeasure } from '../core/quantity/measure';

@@ -1,6 +1,6 @@
 /** Where an entry stands: at which step of the visit, and in which block of the service record. */
 import type { Entry } from '../core/logbook/entry';
-import { readNote, toolOf } from '../core/visit/notes';
+import { readNote, toolOf } from '../core/visit/notes/notes';
 import { type Step, isStep } from '../core/visit/steps';
 import { calculatorOf, isCalculator } from './calculators';
 import type { PaperBlock } from './paperBlocks';

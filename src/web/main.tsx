@@ -7,8 +7,8 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
 import { applyLook, storedLook } from './app/look';
-import { whenFull } from './data/kept';
-import { sayWrong } from './data/messages';
+import { whenFull } from './data/device/kept';
+import { sayWrong } from './data/device/messages';
 
 applyLook(storedLook());
 whenFull(() =>

@@ -8,7 +8,7 @@ import type { ControlWarning } from '../core/calculators/pressureControl';
 import type { DetectionMethod } from '../core/calculators/leakSize';
 import type { StandingVerdict } from '../core/calculators/standingCheck';
 import type { ValveAdvice } from '../core/calculators/valveAdvice';
-import type { HoldWord, WeakEvidence } from '../core/calculators/hold';
+import type { PressureTestWord, WeakEvidence } from '../core/calculators/pressureTest';
 import type { MeasureRefusal } from '../core/quantity/measure';
 import { type Dimension, UNITS } from '../core/quantity/units';
 import type { Show } from './measures';
@@ -198,7 +198,7 @@ export const EVACUATION_REASON_WORDS: Record<EvacuationReason, string> = {
 export const LOSS_IN_DOUBT =
   'Not firm: a first fall that settles, or an evening that cools, may be all of it. Read on, with temperatures.';
 
-export const HOLD_SAID: Record<HoldWord, { title: string; about: string }> = {
+export const PRESSURE_TEST_SAID: Record<PressureTestWord, { title: string; about: string }> = {
   holding: { title: 'Holding', about: 'No loss that matters could hide in this.' },
   settled: {
     title: 'Settled, and holding since',

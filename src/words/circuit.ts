@@ -2,8 +2,8 @@
 import { type LayoutName } from '../core/visit/circuit/layouts';
 import type { MapPart } from '../core/visit/circuit/map';
 import type { PartTypeName } from '../core/visit/circuit/parts';
-import type { FALSE_CAUSES, SpotMark } from '../core/visit/notes';
-import type { OrderReason } from '../core/visit/search';
+import type { FALSE_CAUSES, SpotMark } from '../core/visit/notes/notes';
+import type { OrderReason } from '../core/visit/leaks/search';
 
 export const PART_WORDS: Record<PartTypeName, string> = {
   compressor: 'Compressor',

@@ -1,10 +1,10 @@
 /** Words of leaks and of what weakens a test. */
 import type { TEST_GASES } from '../core/logbook/entry';
-import { VOIDING, type Weakness } from '../core/visit/evidence';
-import type { LeakState, LeakStory } from '../core/visit/leakStory';
+import { VOIDING, type Weakness } from '../core/visit/leaks/evidence';
+import type { LeakState, LeakStory } from '../core/visit/leaks/leakStory';
 import type { LeakStateInLaw as RuleLeakState } from '../core/rules/leaks';
-import type { Note } from '../core/visit/notes';
-import { isUnknown, valueOf } from '../core/visit/stated';
+import type { Note } from '../core/visit/notes/notes';
+import { isUnknown, valueOf } from '../core/visit/notes/stated';
 import type { Check } from '../core/visit/touched';
 import type {
   DISCONNECTED,
@@ -14,7 +14,7 @@ import type {
   TEST_METHODS,
   VACUUM_ENDS,
   WAYS,
-} from '../core/visit/notes';
+} from '../core/visit/notes/notes';
 import { FALSE_WORDS } from './circuit';
 import { dateWords } from './dates';
 import type { JointAdvice, JointWay, Metal } from '../core/visit/joints';

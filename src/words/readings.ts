@@ -1,6 +1,6 @@
 /** Words of the places at which a machine is read. */
 import type { Lacking } from '../core/diagnosis/observe';
-import type { Phase } from '../core/visit/notes';
+import type { Phase } from '../core/visit/notes/notes';
 import {
   CIRCUMSTANCES,
   type Circumstance,

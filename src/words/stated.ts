@@ -1,6 +1,6 @@
 /** A fact of a visit in words: its value, or in which of the ways there is none. */
 import type { Dimension } from '../core/quantity/units';
-import { type Felt, type Measured, type Quantity, isNotDone, isUnknown } from '../core/visit/stated';
+import { type Felt, type Measured, type Quantity, isNotDone, isUnknown } from '../core/visit/notes/stated';
 
 /** A value, or in words that there is none; null where nothing was recorded. */
 export function statedWords<Value>(value: unknown, words: (value: Value) => string): string | null {

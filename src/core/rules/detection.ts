@@ -5,7 +5,7 @@ import { valueOn } from './figure';
 import { type InForce, massFigureOn, periodOn } from './inForce';
 import type { Obligation, Why } from './obligation';
 
-export function detectionDuties(history: MachineHistory, force: InForce): Obligation[] {
+export function detectionObligations(history: MachineHistory, force: InForce): Obligation[] {
   const { asOf, retiredOn } = history;
   const installed = installedOn(history.appliance);
   if (retiredOn !== null || installed === null) return [];

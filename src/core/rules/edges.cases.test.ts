@@ -252,7 +252,7 @@ describe('an inspection that an addition asks for (California: 5 lb, 1 % of the 
   const CA: Scene = { packs: ['us-ca'], pounds: 500, appliance: { refrigerant: 'R-404A' } };
   const asked = (facts: Fact[], scene = CA) =>
     duties(documentOf([gas('2026-01-10'), ...facts], '2026-11-23', scene), 'us-ca', 'inspection').filter(
-      (duty) => duty.startsWith('inspection 2026-06-01'),
+      (obligation) => obligation.startsWith('inspection 2026-06-01'),
     );
   it.each([
     [5, 1],

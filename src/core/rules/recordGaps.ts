@@ -63,9 +63,9 @@ export function recordGaps(standing: Standing, people: readonly Person[]): Recor
       default:
     }
   }
-  for (const duty of standing.obligations) {
-    if (stateOf(duty, standing.history.asOf) === 'overdue')
-      gaps.push({ code: 'overdue', day: duty.due, kind: duty.kind });
+  for (const obligation of standing.obligations) {
+    if (stateOf(obligation, standing.history.asOf) === 'overdue')
+      gaps.push({ code: 'overdue', day: obligation.due, kind: obligation.kind });
   }
   return gaps.sort((a, b) => (a.day ?? -Infinity) - (b.day ?? -Infinity));
 }

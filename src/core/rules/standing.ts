@@ -9,7 +9,7 @@ import type { Day } from '../quantity/day';
 import { type CalendarYear, calendarYears, chronicReports } from './calendarYears';
 import { type CaseStanding, caseStanding } from './caseDeadlines';
 import { casesOf } from './cases';
-import { detectionDuties } from './detection';
+import { detectionObligations } from './detection';
 import { type OpenBalances, foldGas } from './gasDays';
 import { type HeadroomAnswer, headroom } from './headroom';
 import { type InForce, type PeriodInForce, inForce, periodOn } from './inForce';
@@ -64,7 +64,7 @@ export function standingOf(history: MachineHistory, site: Site, packs: Packs = S
     ...byPack.flatMap((cases) => seriesInspections(cases, history, force, additions)),
     ...regularInspections(history, force),
     ...inspectionsAtAdditions(history, force, additions),
-    ...detectionDuties(history, force),
+    ...detectionObligations(history, force),
     ...chronicReports(history, years),
   ].sort(byDue);
   const present = periodOn(force, history.asOf);

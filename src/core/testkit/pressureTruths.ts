@@ -3,8 +3,8 @@
  * the temperature of the pipes at first or not; read by a gauge with a last digit and a thermometer that is a little off.
  * Shares nothing with the verdicts but the standing time, which it is to be held to. s, Pa, K.
  */
-import { judgeHold, standingSeconds } from '../calculators/hold';
-import { readingDoubt } from '../calculators/holdTail';
+import { judgePressureTest, standingSeconds } from '../calculators/pressureTest';
+import { readingDoubt } from '../calculators/pressureTestTail';
 import type { Told } from './confusion';
 import { rollOf } from './seeded';
 
@@ -43,7 +43,7 @@ export function heldOf(seed: number): Told {
     const pressure = Math.round(there / gauge.resolution) * gauge.resolution;
     return { at, pressure, temperature: gas + (gauge.temperatureDoubt / 2) * bell() };
   });
-  const outcome = judgeHold({
+  const outcome = judgePressureTest({
     readings,
     changedShare: 1,
     gauge,

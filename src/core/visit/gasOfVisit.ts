@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { RECOVERED } from '../diagnosis/observe';
 import type { DatedEntry } from '../logbook/order';
 import { type ExactGrams, exactGrams } from '../quantity/mass';
-import { toolOf } from './notes';
+import { toolOf } from './notes/notes';
 
 export interface GasSum {
   weighed: ExactGrams;

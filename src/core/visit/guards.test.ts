@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { type Fact, initialPass, note, repaired, standing } from '../testkit/facts';
 import { circuitMap } from './circuit/layouts';
 import { type Guard, guardsOf, unspokenValves } from './guards';
-import { leakStories } from './leakStory';
+import { leakStories } from './leaks/leakStory';
 import type { Step } from './steps';
 import { visitRecord } from './visitRecord';
 

@@ -6,9 +6,9 @@ import type { DatedEntry } from '../logbook/order';
 import type { Standing } from '../rules/standing';
 import { fahrenheitDegrees } from '../calculators/calculated';
 import { gasOfVisit } from './gasOfVisit';
-import type { LeakStory } from './leakStory';
+import type { LeakStory } from './leaks/leakStory';
 import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';
-import { isRecorded } from './stated';
+import { isRecorded } from './notes/stated';
 import type { Step } from './steps';
 import { isTested, testedPlaces } from './touched';
 import {

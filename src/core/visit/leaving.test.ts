@@ -11,7 +11,7 @@ import { gasOfVisit, recoveredShare } from './gasOfVisit';
 import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
 import { WAY_QUESTIONS, wayUsed } from './waysOfWorking';
-import { oilTracesOf, toLookAgain } from './oilTraces';
+import { oilTracesOf, toLookAgain } from './leaks/oilTraces';
 import { circuitMap } from './circuit/layouts';
 import { checklist, isTested, testedPlaces, touchedParts } from './touched';
 

@@ -1,6 +1,6 @@
 /** What became of a visit after somebody signed its record. */
 import type { Entry } from '../logbook/entry';
-import { readNote } from './notes';
+import { readNote } from './notes/notes';
 
 export interface LaterChange {
   entry: Entry;

@@ -5,9 +5,9 @@
 import type { DatedEntry } from '../logbook/order';
 import { shutValves, notesOf, stillDisconnected } from './visitRecord';
 import type { CircuitMap } from './circuit/map';
-import { readNote } from './notes';
+import { readNote } from './notes/notes';
 import { partOfPlace } from './readings/places';
-import { isRecorded, type Stated, valueOf } from './stated';
+import { isRecorded, type Stated, valueOf } from './notes/stated';
 
 export const CHECKS = [
   'capsOn',

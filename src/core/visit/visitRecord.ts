@@ -7,8 +7,8 @@ import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
 import type { CircuitMap } from './circuit/map';
 import { typeSaid } from './circuit/parts';
-import { type Note, type NoteName, readNote } from './notes';
-import { type Quantity, type Stated, siOf } from './stated';
+import { type Note, type NoteName, readNote } from './notes/notes';
+import { type Quantity, type Stated, siOf } from './notes/stated';
 
 export interface Noted<Tool extends NoteName> {
   day: Day;

@@ -7,7 +7,7 @@ import { type Day, civil } from '../quantity/day';
 import { type Bound, boundOf } from '../rules/judgedRate';
 import type { Leak } from '../rules/leaks';
 import type { Standing } from '../rules/standing';
-import { valueOf } from './stated';
+import { valueOf } from './notes/stated';
 import { notesOf } from './visitRecord';
 
 export type LossUnknown =

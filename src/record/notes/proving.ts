@@ -2,7 +2,7 @@
 import type { WayOfWorking, WayQuestion } from '../../core/visit/waysOfWorking';
 import { checkItemWords } from '../../words/leaks';
 import { QUESTION_WORDS, WAY_WORDS } from '../../words/waysOfWorking';
-import { RISE_EXPLANATIONS } from '../../core/visit/notes';
+import { RISE_EXPLANATIONS } from '../../core/visit/notes/notes';
 import { choices } from '../../words/choice';
 import { RISE_WORDS, TEST_GAS_WORDS, VACUUM_END_WORDS } from '../../words/leaks';
 import { measuredWords, quantityWords } from '../../words/stated';

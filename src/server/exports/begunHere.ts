@@ -1,6 +1,6 @@
 /** An entry whose forerunner lies outside a part of the logbook: there it stands as if it were the first, and says so. */
 import type { Entry } from '../../core/logbook/entry';
-import { carrying } from '../../core/visit/notes';
+import { carrying } from '../../core/visit/notes/notes';
 
 const CORRECTS = 'x-corrects';
 

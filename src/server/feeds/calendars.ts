@@ -78,9 +78,9 @@ export class Calendars {
   }
 
   private async deadlines(feed: FeedRow): Promise<Deadline[]> {
-    const duties = await this.dutiesOf(feed);
-    const sites = await this.store.sitesById([...new Set(duties.map(({ siteId }) => siteId))]);
-    return deadlinesOf(duties, new Map(sites.map((site) => [site.id, site.address ?? ''])));
+    const obligations = await this.dutiesOf(feed);
+    const sites = await this.store.sitesById([...new Set(obligations.map(({ siteId }) => siteId))]);
+    return deadlinesOf(obligations, new Map(sites.map((site) => [site.id, site.address ?? ''])));
   }
 
   private now = (): string => new Date(this.clock.nowMs()).toISOString();
@@ -97,15 +97,15 @@ export class Calendars {
     const sites =
       scope === 'site' ? [of ?? ''] : scope === 'owner' ? await this.sitesOfOwner(of ?? '') : [undefined];
     const own = scope === 'person' ? new Set(await this.store.machinesVisitedBy(of ?? '')) : null;
-    const duties: DueRow[] = [];
+    const obligations: DueRow[] = [];
     for (const site of sites)
       for (let after: string | undefined; ;) {
         const page = await this.board.due({ site, after, limit: PAGE });
-        duties.push(...page.rows.filter(({ machineId }) => own === null || own.has(machineId)));
+        obligations.push(...page.rows.filter(({ machineId }) => own === null || own.has(machineId)));
         if (page.next === null) break;
         after = page.next;
       }
-    return duties;
+    return obligations;
   }
 
   private async sitesOfOwner(owner: string): Promise<string[]> {

@@ -13,23 +13,29 @@ const uidOf = (...parts: readonly string[]): string =>
 
 /** Duties under the ids of what they follow from, not of their day: a day that moves is the same duty. */
 export function deadlinesOf(
-  duties: readonly DueRow[],
+  obligations: readonly DueRow[],
   addresses: ReadonlyMap<string, string> = new Map(),
 ): Deadline[] {
   const seen = new Map<string, number>();
-  return duties.map((duty) => {
-    const { why } = duty;
+  return obligations.map((obligation) => {
+    const { why } = obligation;
     const number = 'number' in why ? String(why.number) : 'year' in why ? String(why.year) : '';
-    const key = [duty.machineId, duty.kind, duty.pack, duty.caseOpenedOn ?? '', number].join('\u0000');
+    const key = [
+      obligation.machineId,
+      obligation.kind,
+      obligation.pack,
+      obligation.caseOpenedOn ?? '',
+      number,
+    ].join('\u0000');
     const ordinal = (seen.get(key) ?? 0) + 1;
     seen.set(key, ordinal);
     return {
       uid: uidOf(key, String(ordinal)),
-      due: duty.due,
-      summary: `${OBLIGATION_WORDS[duty.kind]}: ${duty.machineName}`,
-      description: `${whyWords(why)}. ${duty.packs.map((pack) => PACK_WORDS[pack]).join(', ')}, ${duty.cite}`,
+      due: obligation.due,
+      summary: `${OBLIGATION_WORDS[obligation.kind]}: ${obligation.machineName}`,
+      description: `${whyWords(why)}. ${obligation.packs.map((pack) => PACK_WORDS[pack]).join(', ')}, ${obligation.cite}`,
       // What a map finds: the address, where one is recorded.
-      location: [duty.siteName, addresses.get(duty.siteId)?.replaceAll('\n', ', ')]
+      location: [obligation.siteName, addresses.get(obligation.siteId)?.replaceAll('\n', ', ')]
         .filter(Boolean)
         .join(', '),
     };

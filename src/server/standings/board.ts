@@ -93,11 +93,11 @@ export class Board {
     const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
     const groups: Record<DueGroup, number> = { overdue: 0, week: 0, month: 0, later: 0 };
     const todays = new Map<string, Day>();
-    for (const { scope, due, duties } of await this.lists.dutyDays(siteId, until)) {
+    for (const { scope, due, duties: obligations } of await this.lists.dutyDays(siteId, until)) {
       const timezone = site?.timezone ?? scope.slice('zone '.length);
       const today = todays.get(timezone) ?? this.clock.todayIn(timezone);
       todays.set(timezone, today);
-      groups[dueGroupOf(dayOf(due), today)] += duties;
+      groups[dueGroupOf(dayOf(due), today)] += obligations;
     }
     return {
       groups: Object.fromEntries(DUE_GROUPS.map((group) => [group, groups[group]])) as typeof groups,

@@ -88,10 +88,10 @@ describe('duties', () => {
       dayOf(TODAY),
       SHIPPED_PACKS,
     );
-    const { duties } = machineStandingOf(standing, both, 'x');
-    const keys = duties.map(({ kind, due }) => `${kind} ${due}`);
+    const { duties: obligations } = machineStandingOf(standing, both, 'x');
+    const keys = obligations.map(({ kind, due }) => `${kind} ${due}`);
     expect(new Set(keys).size).toBe(keys.length);
-    const packs = duties.map(({ document }) => (JSON.parse(document) as { packs: string[] }).packs);
+    const packs = obligations.map(({ document }) => (JSON.parse(document) as { packs: string[] }).packs);
     expect([keys, packs]).toEqual([['inspection 2026-08-15'], [['eu', 'gb']]]);
   });
 });

@@ -62,7 +62,7 @@ export function foldBearing(
   return standingFromEntries(appliance, site, own, today, packs, superseded);
 }
 
-function dutiesOf(standing: Standing): ListedObligation[] {
+function obligationsOf(standing: Standing): ListedObligation[] {
   const { asOf } = standing.history;
   const byKey = new Map<string, ListedObligation>();
   for (const each of standing.obligations) {
@@ -161,7 +161,7 @@ const placed = (appliance: Appliance, site: Site, refrigerant: string) => ({
 export function machineStandingOf(standing: Standing, site: Site, under: string): MachineStanding {
   const { appliance, asOf } = standing.history;
   const summary: MachineSummary = summaryOf(standing);
-  const duties = dutiesOf(standing).map((each) => ({
+  const obligations = obligationsOf(standing).map((each) => ({
     kind: each.kind,
     due: each.due,
     document: JSON.stringify(each),
@@ -169,8 +169,8 @@ export function machineStandingOf(standing: Standing, site: Site, under: string)
   const leakParts = leakPartsOf(standing);
   return {
     ...placed(appliance, site, summary.refrigerant ?? NO_GAS),
-    fingerprint: fingerprintOf(site.id, site.timezone, appliance.kind, duties, leakParts),
-    duties,
+    fingerprint: fingerprintOf(site.id, site.timezone, appliance.kind, obligations, leakParts),
+    duties: obligations,
     leakParts,
     stamp: stampOf(under, site.timezone, asOf),
     state: MACHINE_STATES.indexOf(summary.state),

@@ -12,7 +12,7 @@ import { bearsOnStanding } from '../../core/logbook/history';
 import type { Appliance, Cylinder, Space } from '../../core/logbook/tables';
 import type { Problem } from '../../core/logbook/problems';
 import { acceptedReasons, readsRecord, senseOf } from '../../core/logbook/sense';
-import { noteProblems } from '../../core/visit/noteProblems';
+import { noteProblems } from '../../core/visit/notes/noteProblems';
 import { GrowingRecord } from '../../core/rules/machineFacts';
 import type { Clock } from '../clock';
 import type { StandingKeeper, PutStanding } from '../standings/standings';

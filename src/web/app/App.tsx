@@ -4,7 +4,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { NotFound } from '../parts/NotFound';
 import { SCREENS, pageOf } from './places';
 import { Shell } from './Shell';
-import { WriterProvider } from '../data/writer';
+import { WriterProvider } from '../data/device/writer';
 
 const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1 } } });
 

@@ -1,7 +1,7 @@
 /** The line above the bars at the thumb in which a message stands: it covers no control, and goes by itself. */
 import { X } from 'lucide-react';
 import clsx from 'clsx';
-import { takeAway, useMessage } from '../data/messages';
+import { takeAway, useMessage } from '../data/device/messages';
 import { Button } from '../parts/Button';
 
 export function MessageLine() {

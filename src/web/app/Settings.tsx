@@ -5,7 +5,7 @@ import { Choices } from '../parts/Choices';
 import { Sheet } from '../parts/Sheet';
 import { AddPerson } from '../forms/AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
-import { useWriter } from '../data/writer';
+import { useWriter } from '../data/device/writer';
 
 export function Settings({ onClose }: { onClose: () => void }) {
   const { here, person, choose } = useWriter();

@@ -3,15 +3,15 @@ import { Suspense, lazy, useState } from 'react';
 import { PenLine } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
-import { useWriteSheet } from '../data/writeSheet';
-import { useLogSheet } from '../data/logSheet';
+import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useLogSheet } from '../data/addresses/logSheet';
 import { useFetchedAhead } from './ahead';
 import { RAIL } from './places';
 import { MessageLine } from './MessageLine';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
-import { useWriter } from '../data/writer';
+import { useWriter } from '../data/device/writer';
 import { WaitingStrip } from '../forms/WaitingDeeds';
 
 const LogGas = lazy(() => import('../forms/gas/LogGas'));

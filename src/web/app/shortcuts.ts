@@ -1,7 +1,7 @@
 /** Keys: `/` or Ctrl K searches the machines, `g` logs gas, a letter for each place, `?` lists the keys. */
 import { useEffect } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { say } from '../data/messages';
+import { say } from '../data/device/messages';
 import { RAIL } from './places';
 
 const LETTERS = RAIL.flatMap(({ key, to, words }) => (key === undefined ? [] : [{ key, to, words }]));

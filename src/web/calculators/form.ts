@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { type Measure, type MeasureRefusal, fromSi, parseMeasure } from '../../core/quantity/measure';
 import { type Dimension, unitFact } from '../../core/quantity/units';
 import type { Result } from '../../core/result';
-import { readKept, writeKept } from '../data/kept';
+import { readKept, writeKept } from '../data/device/kept';
 import { type Show, readIn, shownIn, type UnitSystem } from '../../words/measures';
 import { useBench } from './setting';
 import { useCalculatorHome } from './calculatorHome';

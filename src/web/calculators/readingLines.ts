@@ -35,7 +35,7 @@ function seconds(text: string, bareUnit: 's' | 'min'): number | null {
   return read.ok ? read.value.si : null;
 }
 
-export interface HoldLine {
+export interface PressureTestLine {
   at: number;
   pressure: number;
   temperature: number;
@@ -44,8 +44,8 @@ export interface HoldLine {
 export function holdLines(
   text: string,
   units: { pressureUnit: string; temperatureUnit: string; atmosphere: number },
-): Result<HoldLine[], string> {
-  const found: HoldLine[] = [];
+): Result<PressureTestLine[], string> {
+  const found: PressureTestLine[] = [];
   for (const { words, number } of linesOf(text)) {
     const [time = '', pressureText = '', temperatureText = '', ...more] = partsOf(words);
     const at = seconds(time, 'min');

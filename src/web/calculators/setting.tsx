@@ -2,7 +2,7 @@
 import { type ReactNode, createContext, useContext, useState } from 'react';
 import { atmosphereAt } from '../../core/quantity/atmosphere';
 import { isRefrigerant } from '../../core/refrigerant/refrigerant';
-import { readKept, writeKept } from '../data/kept';
+import { readKept, writeKept } from '../data/device/kept';
 import { type Show, shownIn, type UnitSystem } from '../../words/measures';
 
 interface Kept {

@@ -4,8 +4,8 @@ import { labelOf } from '../../core/logbook/leakLabels';
 import { periodOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { type FormKind, kindForm } from '../../record/forms';
-import { useWriteSheet } from '../data/writeSheet';
-import type { MachineView } from '../data/machineView';
+import { useWriteSheet } from '../data/addresses/writeSheet';
+import type { MachineView } from '../data/api/machineView';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 

@@ -4,13 +4,13 @@ import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { stateOf } from '../../core/rules/obligation';
 import type { Standing } from '../../core/rules/standing';
 import { Section } from '../parts/Page';
-import { DutyMark } from '../parts/StateMark';
+import { ObligationMark } from '../parts/StateMark';
 import { OBLIGATION_STATE_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { whyWords } from '../../words/why';
-import { dutiesOf } from '../../record/caseLane';
+import { obligationsOf } from '../../record/caseLane';
 
-export function CaseDuties({
+export function CaseObligations({
   standing,
   found,
   today,
@@ -22,23 +22,23 @@ export function CaseDuties({
   return (
     <Section title="Duties of the case">
       <ul>
-        {dutiesOf(standing, found).map((duty) => {
-          const state = stateOf(duty, today);
+        {obligationsOf(standing, found).map((obligation) => {
+          const state = stateOf(obligation, today);
           return (
-            <li key={`${duty.kind}${String(duty.due)}`} className="rule-b py-2">
+            <li key={`${obligation.kind}${String(obligation.due)}`} className="rule-b py-2">
               <div className="flex flex-wrap justify-between gap-x-4">
-                <span className="font-semibold">{OBLIGATION_WORDS[duty.kind]}</span>
-                <DutyMark
+                <span className="font-semibold">{OBLIGATION_WORDS[obligation.kind]}</span>
+                <ObligationMark
                   state={state}
                   words={
-                    duty.doneOn === null
+                    obligation.doneOn === null
                       ? OBLIGATION_STATE_WORDS[state]
-                      : `done ${dayWords(duty.doneOn)}${duty.doneOn > duty.due ? ', late' : ''}`
+                      : `done ${dayWords(obligation.doneOn)}${obligation.doneOn > obligation.due ? ', late' : ''}`
                   }
                 />
               </div>
               <p className="text-[0.93rem] text-soft">
-                Due {dayWords(duty.due)}: {whyWords(duty.why)} · {duty.source.cite}
+                Due {dayWords(obligation.due)}: {whyWords(obligation.why)} · {obligation.source.cite}
               </p>
             </li>
           );

@@ -2,8 +2,8 @@
 import { Link, useParams } from 'react-router';
 import { dayText, parseDay } from '../../core/quantity/day';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
-import { useMachineView, type MachineView } from '../data/machineView';
-import { issueAddress } from '../data/paperAddress';
+import { useMachineView, type MachineView } from '../data/api/machineView';
+import { issueAddress } from '../data/addresses/paperAddress';
 import { ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { WorkingDisclosure } from '../parts/Working';
@@ -14,7 +14,7 @@ import { rateFigure } from '../../words/rod';
 import { labelOf } from '../../core/logbook/leakLabels';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { CaseActions } from './CaseActions';
-import { CaseDuties } from './CaseDuties';
+import { CaseObligations } from './CaseDuties';
 import { Lane } from './Lane';
 
 export default function CasePage() {
@@ -129,7 +129,7 @@ function Shown({ view, found }: { view: MachineView; found: CaseStanding }) {
               ))}
             </ul>
           </Section>
-          <CaseDuties standing={standing} found={found} today={view.today} />
+          <CaseObligations standing={standing} found={found} today={view.today} />
         </div>
       </div>
     </Page>

@@ -1,8 +1,8 @@
 /** The lane itself: beads on an upright rod, filled where done, hollow where to do. */
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { stateOf } from '../../core/rules/obligation';
-import type { MachineView } from '../data/machineView';
-import { DutyMark } from '../parts/StateMark';
+import type { MachineView } from '../data/api/machineView';
+import { ObligationMark } from '../parts/StateMark';
 import { CLOSED_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
 import { entryTitle, sentenceOf } from '../../record/sentence';
@@ -60,7 +60,7 @@ function Step({ step, view, found }: { step: LaneStep; view: MachineView; found:
       const { obligation } = step;
       return (
         <>
-          <DutyMark
+          <ObligationMark
             state={stateOf(obligation, today)}
             words={`${untilWords(obligation.due, today)}, ${dayWords(obligation.due)}`}
           />

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { COMPANY_ID, type RowTable } from '../../contract/rows';
-import { useCompany, useVerify } from '../data/queries';
+import { useCompany, useVerify } from '../data/api/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { HistorySheet } from '../forms/rows/RowHistory';

@@ -1,12 +1,12 @@
 /** The company's people, owners and instruments, each with the way to put it right. */
 import { type ReactNode } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 import { type RowTable } from '../../contract/rows';
 import { dayOf } from '../../core/quantity/day';
 import { checkState } from '../../core/visit/instrument';
-import { useWriter } from '../data/writer';
-import { useInstruments, useOwners, useToday } from '../data/queries';
+import { useWriter } from '../data/device/writer';
+import { useInstruments, useOwners, useToday } from '../data/api/queries';
 import { Button } from '../parts/Button';
 import { Loaded, Section } from '../parts/Page';
 import { DIMENSION_WORDS } from '../../words/codes';

@@ -1,11 +1,11 @@
 /** Gas: the bottles, by what they hold, with what the logbook knows of them; added, put right, scrapped. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 import type { Cylinder } from '../../core/logbook/tables';
 import { dayOf } from '../../core/quantity/day';
-import { useCylinderFlows, useCylinderPages, useOwners, useToday } from '../data/queries';
-import { useTable } from '../data/useTable';
+import { useCylinderFlows, useCylinderPages, useOwners, useToday } from '../data/api/queries';
+import { useTable } from '../data/api/useTable';
 import { cylinderFlowWords } from '../panels/CylinderList';
 import { Button } from '../parts/Button';
 import { Empty, Page, Section } from '../parts/Page';

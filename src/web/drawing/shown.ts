@@ -1,7 +1,7 @@
 /** What the drawing shows at a part and at a place of reading: its layers, made by whoever draws. */
 import type { Mark } from '../../core/visit/readings/figures';
 import type { PlaceName } from '../../core/visit/readings/places';
-import type { SpotMark } from '../../core/visit/notes';
+import type { SpotMark } from '../../core/visit/notes/notes';
 
 export interface PartShown {
   mark?: SpotMark | null;

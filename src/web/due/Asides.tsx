@@ -1,14 +1,14 @@
 /** Beside what is due: trips by site, certificates that end, and the machines that are nearest to their limit. */
 import { Link } from 'react-router';
 import { dayOf } from '../../core/quantity/day';
-import { useMachines, useToday, useTripPages } from '../data/queries';
+import { useMachines, useToday, useTripPages } from '../data/api/queries';
 import { Section } from '../parts/Page';
 import { MoreRows, rowsOf } from '../parts/Pages';
 import { RodDrawing } from '../parts/Rod';
-import { DutyMark } from '../parts/StateMark';
+import { ObligationMark } from '../parts/StateMark';
 import { dayWords, untilWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 
 export function Trips({ site, onPick }: { site: string | null; onPick: (id: string) => void }) {
   const trips = useTripPages();
@@ -52,7 +52,7 @@ export function Ending({ certificate }: { certificate: Certificate }) {
   return (
     <div className="rule-b py-2">
       <p className="font-semibold">{certificate.name}</p>
-      <DutyMark
+      <ObligationMark
         state={late ? 'overdue' : 'upcoming'}
         words={today === null ? dayWords(expires) : untilWords(expires, today)}
       />

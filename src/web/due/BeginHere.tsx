@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import { Check } from 'lucide-react';
 import { AddPerson } from '../forms/AddPerson';
-import { useWriter } from '../data/writer';
-import { useSites } from '../data/queries';
+import { useWriter } from '../data/device/writer';
+import { useSites } from '../data/api/queries';
 import { type Added, Adding } from '../forms/Adding';
 import { Button } from '../parts/Button';
 

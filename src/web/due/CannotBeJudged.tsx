@@ -1,7 +1,7 @@
 /** Machines that cannot be judged stand in sight: unknown never reads as fine. */
 import { Link } from 'react-router';
-import { useMachinePages } from '../data/queries';
-import { useWriteSheet } from '../data/writeSheet';
+import { useMachinePages } from '../data/api/queries';
+import { useWriteSheet } from '../data/addresses/writeSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { MoreRows, rowsOf } from '../parts/Pages';

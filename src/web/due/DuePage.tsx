@@ -2,8 +2,8 @@
 import { lazy } from 'react';
 import { useSearchParams } from 'react-router';
 import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
-import { useClock, useDueCounts, useDuePages, useMachines, useSite, useToday } from '../data/queries';
-import { useLogSheet } from '../data/logSheet';
+import { useClock, useDueCounts, useDuePages, useMachines, useSite, useToday } from '../data/api/queries';
+import { useLogSheet } from '../data/addresses/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -12,7 +12,7 @@ import { DueRowItem } from '../panels/DueRowItem';
 import { GROUP_WORDS, grouped } from './dueGroups';
 import { Trips, Ending, NextToExceed } from './Asides';
 import { useUnjudged, CannotBeJudged } from './CannotBeJudged';
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 
 const BeginHere = lazy(() => import('./BeginHere'));
 

@@ -1,11 +1,11 @@
 /** Somebody who is not on the list yet: a name is enough to write with, and nothing that was typed around it is lost. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { useChangeRows } from '../data/queries';
+import { useChangeRows } from '../data/api/queries';
 import { ApiError } from './ApiError';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
-import { useWriter } from '../data/writer';
+import { useWriter } from '../data/device/writer';
 
 export function AddPerson({ label = 'Somebody else' }: { label?: string }) {
   const change = useChangeRows();

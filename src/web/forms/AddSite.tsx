@@ -4,7 +4,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { packsOf } from '../../core/rules/packs/countries';
 import type { Values } from '../../record/field';
 import { FROM_THE_BEGINNING } from '../../record/rows/rowLines';
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 import { RowSheet } from './rows/RowSheet';
 import { zonesOf } from './timeZones';
 

@@ -1,5 +1,5 @@
 /** What the server refused, by field; or that it did not answer. */
-import { ApiProblem } from '../data/api';
+import { ApiProblem } from '../data/api/api';
 
 export function ApiError({ error }: { error: Error | null }) {
   if (!error) return null;

@@ -5,8 +5,8 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Appliance } from '../../core/logbook/tables';
 import { machineAsNamedToday } from '../../core/logbook/olderNames';
 import { type Feeds, feeds, tagOf } from '../../core/visit/feeds';
-import { useWriter } from '../data/writer';
-import { useChangeRows, useMachinesOfSite } from '../data/queries';
+import { useWriter } from '../data/device/writer';
+import { useChangeRows, useMachinesOfSite } from '../data/api/queries';
 import { WriterField } from './WriterField';
 import { Button } from '../parts/Button';
 import { CheckField, TextField } from '../parts/Field';
@@ -14,7 +14,7 @@ import { Section } from '../parts/Page';
 import { SaveBar } from './SaveBar';
 import { rowsOf } from '../parts/Pages';
 import { Sheet } from '../parts/Sheet';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 export function FeedsPanel({ view }: { view: MachineView }) {
   const { appliance, spaces } = view.machine;

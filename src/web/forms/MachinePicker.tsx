@@ -1,8 +1,8 @@
 /** Picking a machine from all of them: those used last come first. */
 import { useDeferredValue, useState } from 'react';
 import type { MachineRow } from '../../contract/machines';
-import { useMachines } from '../data/queries';
-import { recentIds } from '../data/recentMachines';
+import { useMachines } from '../data/api/queries';
+import { recentIds } from '../data/device/recentMachines';
 import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';
 

@@ -5,7 +5,7 @@ import { shownIn } from '../../words/measures';
 import type { AskedField } from '../../record/field';
 import { InstrumentPick } from './InstrumentPick';
 import { type FormPlace, usualUnit } from '../../record/place';
-import { useKeepUnit } from '../data/keptUnits';
+import { useKeepUnit } from '../data/device/keptUnits';
 import type { StatedDraft } from '../../record/statedDraft';
 
 export function MeasuredField({

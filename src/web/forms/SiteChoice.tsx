@@ -1,7 +1,7 @@
 /** Choosing a site: from a list where there are few, by its name where there are many. */
 import { useDeferredValue, useId, useState } from 'react';
 import { ChevronDown } from 'lucide-react';
-import { useSite, useSites } from '../data/queries';
+import { useSite, useSites } from '../data/api/queries';
 import { Fault, inputShape } from '../parts/Field';
 import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';

@@ -1,8 +1,8 @@
 /** Voids an entry, with the reason. It stays in the record and counts no more. */
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
-import { useWriter } from '../data/writer';
-import { useWrite } from '../data/useWrite';
+import { useWriter } from '../data/device/writer';
+import { useWrite } from '../data/api/useWrite';
 import { voidOf } from '../../record/voiding';
 import { WriterField } from './WriterField';
 import { TextField } from '../parts/Field';
@@ -10,7 +10,7 @@ import { SaveBar } from './SaveBar';
 import { Sheet } from '../parts/Sheet';
 import { dateWords } from '../../words/dates';
 import { entryTitle, sentenceOf } from '../../record/sentence';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 export function VoidSheet({
   entry,

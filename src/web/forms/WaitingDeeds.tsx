@@ -1,11 +1,11 @@
 /** What was written on this device and the logbook is not known to have: by its name, until it is sent or thrown away. */
 import { useState, useSyncExternalStore } from 'react';
-import { say } from '../data/messages';
+import { say } from '../data/device/messages';
 import { dateWords } from '../../words/dates';
-import { ask } from '../data/api';
-import { type KeptDeed, deedsVersion, settled, waitingDeeds, whenDeedsChange } from '../data/deeds';
-import { useAppend } from '../data/queries';
-import { sendDeed } from '../data/useWrite';
+import { ask } from '../data/api/api';
+import { type KeptDeed, deedsVersion, settled, waitingDeeds, whenDeedsChange } from '../data/api/deeds';
+import { useAppend } from '../data/api/queries';
+import { sendDeed } from '../data/api/useWrite';
 import { Button } from '../parts/Button';
 
 /** Deeds whose name begins so, as they come and go. */

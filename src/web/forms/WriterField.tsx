@@ -1,6 +1,6 @@
 /** Who is writing: asked in a form only while nobody was chosen on this device. */
 import { AddPerson } from './AddPerson';
-import { useWriter } from '../data/writer';
+import { useWriter } from '../data/device/writer';
 import { SelectField } from '../parts/Field';
 
 export function WriterField({ error }: { error?: string | undefined }) {

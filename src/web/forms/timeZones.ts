@@ -1,5 +1,5 @@
 /** Time zones of a country, as the browser knows them; that of this device first. */
-import { HERE } from '../data/here';
+import { HERE } from '../data/device/here';
 
 interface Zoned {
   getTimeZones?: () => string[];

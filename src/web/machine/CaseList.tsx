@@ -6,7 +6,7 @@ import { CASE_STATE_WORDS, CLOSED_WORDS, PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { dayText } from '../../core/quantity/day';
 import { unjudged } from '../../core/rules/unjudged';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 export function CaseList({ view: { standing, machine } }: { view: MachineView }) {
   const cases = standing.cases.toReversed();

@@ -13,7 +13,7 @@ import { dayWords } from '../../words/dates';
 import { percentText, rateFigure, rateWords, rodSentence, rodWords } from '../../words/rod';
 import { lossShareWords, lossUnknownWords, lossWords } from '../../words/yearLoss';
 import { annualizingWorking, headroomWorking, rollingWorking } from '../../words/working';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 const percentOf = (millionths: number | null): string =>
   millionths === null ? 'unknown' : percentText(millionths / PERCENT_SCALE);

@@ -4,7 +4,7 @@ import { isOpen } from '../../core/rules/leaks';
 import { Section } from '../parts/Page';
 import { dayWords } from '../../words/dates';
 import { LEAK_STATE_IN_LAW_WORDS } from '../../words/leaks';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 const SHOWN = 8;
 

@@ -1,11 +1,11 @@
 /** The circuit map of a machine with every leak that was ever found on it, and the same as a list. */
-import { pastLeaks } from '../../core/visit/search';
+import { pastLeaks } from '../../core/visit/leaks/search';
 import { Section } from '../parts/Page';
 import { LAYOUT_WORDS, PART_WORDS, partWords } from '../../words/circuit';
 import { dayWords } from '../../words/dates';
 import { CircuitDrawing } from '../drawing/CircuitDrawing';
 import { layoutOf, mapOfMachine } from '../../record/circuitOf';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 export function LeakMap({ view }: { view: MachineView }) {
   const past = pastLeaks(view.standing.history.entries);

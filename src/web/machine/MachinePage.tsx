@@ -2,21 +2,21 @@
 import { Suspense, lazy, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { summaryOf } from '../../core/rules/summary';
-import { useLogSheet } from '../data/logSheet';
+import { useLogSheet } from '../data/addresses/logSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { MachineMark } from '../parts/StateMark';
 import { KIND_WORDS, NOTE_WORDS } from '../../words/codes';
 import { fullChargeWords } from '../../words/fullCharge';
 import { CaseList } from './CaseList';
-import { Duties } from '../panels/Duties';
+import { Obligations } from '../panels/Duties';
 import { Figures } from './Figures';
 import { LeakList } from './LeakList';
 import { FeedsPanel } from '../forms/FeedsPanel';
 import { LeakMap } from './LeakMap';
 import { Logbook } from './Logbook';
 import { Temporary } from './Temporary';
-import { type MachineView, useMachineView } from '../data/machineView';
+import { type MachineView, useMachineView } from '../data/api/machineView';
 import { WhatIf } from '../panels/WhatIf';
 import { HistorySection } from '../forms/rows/RowHistory';
 import { RowSheet } from '../forms/rows/RowSheet';
@@ -24,7 +24,7 @@ import { Visits } from './Visits';
 import { Opening } from './Opening';
 import { PapersOf } from './PapersOf';
 import { WriteMenu } from './WriteMenu';
-import { useMachineHead } from '../data/queries';
+import { useMachineHead } from '../data/api/queries';
 import { gasWords } from '../../words/gas';
 
 const Timeline = lazy(() => import('./Timeline'));
@@ -110,7 +110,7 @@ function Shown({ view }: { view: MachineView }) {
         </ul>
       )}
       <div className="grid gap-x-10 lg:grid-cols-2">
-        <Duties view={view} />
+        <Obligations view={view} />
         <div>
           <CaseList view={view} />
           <LeakList view={view} />

@@ -1,6 +1,6 @@
 /** A machine with a long record: where it stands and what was written last, while the older entries are read. */
 import { massSystemOf } from '../../core/rules/massSystem';
-import type { MachineRecord } from '../data/machine';
+import type { MachineRecord } from '../data/api/machine';
 import { Page, Section } from '../parts/Page';
 import { RodDrawing } from '../parts/Rod';
 import { MachineMark } from '../parts/StateMark';

@@ -1,8 +1,8 @@
 /** Documents that can be issued of a machine. */
 import type { PaperRequest } from '../../contract/papers';
 import { DOCUMENT_WORDS } from '../../words/papers';
-import type { MachineView } from '../data/machineView';
-import { issueAddress } from '../data/paperAddress';
+import type { MachineView } from '../data/api/machineView';
+import { issueAddress } from '../data/addresses/paperAddress';
 import { ButtonLink } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 

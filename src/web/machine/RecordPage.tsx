@@ -2,9 +2,9 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { machineRecord } from '../../papers/machineRecord';
-import { type MachineView, useMachineView } from '../data/machineView';
-import { useCompany, useOwners } from '../data/queries';
-import { useWriter } from '../data/writer';
+import { type MachineView, useMachineView } from '../data/api/machineView';
+import { useCompany, useOwners } from '../data/api/queries';
+import { useWriter } from '../data/device/writer';
 import { CannotJudge } from '../panels/CannotJudge';
 import { PaperView } from '../paper/PaperView';
 import { Button, ButtonLink } from '../parts/Button';

@@ -1,8 +1,8 @@
 /** Where the code on a machine leads: into the visit that is going on, or to the machine. */
 import { Link, Navigate, useParams } from 'react-router';
-import { useMachines, useVisitPages, useVisitsOf } from '../data/queries';
-import { visitAddress } from '../data/visitAddress';
-import { useWriter } from '../data/writer';
+import { useMachines, useVisitPages, useVisitsOf } from '../data/api/queries';
+import { visitAddress } from '../data/addresses/visitAddress';
+import { useWriter } from '../data/device/writer';
 import { ButtonLink } from '../parts/Button';
 import { NotFound } from '../parts/NotFound';
 import { Loaded, Page } from '../parts/Page';

@@ -17,7 +17,7 @@ import { strictestOf } from '../../core/rules/headroom';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { dayWords } from '../../words/dates';
 import { rateFigure } from '../../words/rod';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 import { roundTicks } from './ticks';
 
 interface Point {

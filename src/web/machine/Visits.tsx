@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { supersededIds } from '../../core/logbook/order';
 import { notesOf } from '../../core/visit/visitRecord';
-import { useWriter } from '../data/writer';
+import { useWriter } from '../data/device/writer';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
-import { visitAddress } from '../data/visitAddress';
+import { visitAddress } from '../data/addresses/visitAddress';
 import { dateWords } from '../../words/dates';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 const SHOWN = 6;
 

@@ -1,7 +1,7 @@
 /** Everything else that can be written down, in the order of the work. */
 import { DropdownMenu } from 'radix-ui';
 import { FORM_KINDS, kindForm } from '../../record/forms';
-import { useWriteSheet } from '../data/writeSheet';
+import { useWriteSheet } from '../data/addresses/writeSheet';
 import { Button } from '../parts/Button';
 
 export function WriteMenu({ machineId }: { machineId: string }) {

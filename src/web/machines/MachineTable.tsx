@@ -11,7 +11,7 @@ import { MachineMark } from '../parts/StateMark';
 import { KIND_WORDS, OBLIGATION_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
-import type { useMachinePages } from '../data/queries';
+import type { useMachinePages } from '../data/api/queries';
 import { gasNameOf } from '../../words/gas';
 
 const column = createColumnHelper<MachineRow>();

@@ -4,7 +4,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
 import { MACHINE_STATES } from '../../core/rules/machineState';
-import { useDueCounts, useMachinePages, useSites } from '../data/queries';
+import { useDueCounts, useMachinePages, useSites } from '../data/api/queries';
 import { Button } from '../parts/Button';
 import { inputShape } from '../parts/Field';
 import { Empty, Loaded, Page } from '../parts/Page';

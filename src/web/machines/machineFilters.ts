@@ -2,7 +2,7 @@
 import { MACHINE_SORTS, type MachineSort } from '../../contract/machines';
 import { APPLIANCE_KINDS } from '../../core/logbook/tables';
 import { MACHINE_STATES } from '../../core/rules/machineState';
-import type { MachinesAsked } from '../data/queries';
+import type { MachinesAsked } from '../data/api/queries';
 
 export interface Filters {
   text: string;

@@ -6,7 +6,7 @@ import { unjudged } from '../../core/rules/unjudged';
 import { Button } from '../parts/Button';
 import { unjudgedSentence } from '../../words/rod';
 import { SayRefrigerant } from './SayRefrigerant';
-import { useWriteSheet } from '../data/writeSheet';
+import { useWriteSheet } from '../data/addresses/writeSheet';
 
 export function CannotJudge({ standing, system }: { standing: Standing; system: MassSystem }) {
   const write = useWriteSheet();

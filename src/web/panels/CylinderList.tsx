@@ -5,8 +5,8 @@ import { type MassSystem, exactGrams, grams, massText } from '../../core/quantit
 import type { SaturationTable } from '../../core/refrigerant/saturation';
 import { type CylinderFlow, heldOf } from '../../core/visit/cylinders';
 import { PURPOSE_WORDS } from '../../words/codes';
-import { useTable } from '../data/useTable';
-import { useCylinderFlows, useCylindersOf } from '../data/queries';
+import { useTable } from '../data/api/useTable';
+import { useCylinderFlows, useCylindersOf } from '../data/api/queries';
 
 export function CylinderList({ refrigerant, system }: { refrigerant: string; system: MassSystem }) {
   const cylinders = (useCylindersOf(refrigerant) ?? []).filter((each) => each.scrappedOn == null);

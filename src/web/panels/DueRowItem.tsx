@@ -3,10 +3,10 @@ import { Link } from 'react-router';
 import type { DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
 import { ANSWERS } from '../../record/answers';
-import { useWriteSheet } from '../data/writeSheet';
+import { useWriteSheet } from '../data/addresses/writeSheet';
 import { Button, ButtonLink } from '../parts/Button';
 import { RodDrawing } from '../parts/Rod';
-import { DutyMark } from '../parts/StateMark';
+import { ObligationMark } from '../parts/StateMark';
 import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
 import { untilWords, weekdayWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
@@ -26,7 +26,7 @@ export function DueRowItem({ row }: { row: DueRow }) {
   return (
     <li className="rule-b grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1 py-3 md:grid-cols-[8rem_minmax(0,1fr)_11rem_8.2rem]">
       <div className="col-span-2 md:col-span-1">
-        <DutyMark state={row.state} words={untilWords(due, today)} />
+        <ObligationMark state={row.state} words={untilWords(due, today)} />
         <div className="ml-6 inline text-soft md:block">{weekdayWords(due, today)}</div>
       </div>
       <div className="col-span-2 min-w-0 md:col-span-1">

@@ -3,19 +3,19 @@ import { stateOf, openObligations } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from './CannotJudge';
 import { ANSWERS } from '../../record/answers';
-import { useWriteSheet } from '../data/writeSheet';
+import { useWriteSheet } from '../data/addresses/writeSheet';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
-import { DutyMark } from '../parts/StateMark';
+import { ObligationMark } from '../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
 import { foldedObligations } from '../../words/duties';
 import { whyWords } from '../../words/why';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 const SHOWN = 6;
 
-export function Duties({ view: { standing, today, machine, system } }: { view: MachineView }) {
+export function Obligations({ view: { standing, today, machine, system } }: { view: MachineView }) {
   const write = useWriteSheet();
   const open = foldedObligations(openObligations(standing.obligations, today));
   return (
@@ -33,7 +33,7 @@ export function Duties({ view: { standing, today, machine, system } }: { view: M
             >
               <div className="min-w-0 flex-1">
                 <p className="font-semibold">{OBLIGATION_WORDS[first.kind]}</p>
-                <DutyMark
+                <ObligationMark
                   state={stateOf(first, today)}
                   words={`${untilWords(first.due, today)}, ${dayWords(first.due)}`}
                 />

@@ -14,7 +14,7 @@ import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
 import { dayWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
 import { whyWords } from '../../words/why';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 
 const IMAGINED = 'what-if';
 /** as far ahead as anyone plans gas */

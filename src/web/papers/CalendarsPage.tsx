@@ -1,11 +1,11 @@
 /** Calendars: deadlines in somebody's own calendar, by a secret address that can be withdrawn. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { say, sayWrong } from '../data/messages';
+import { say, sayWrong } from '../data/device/messages';
 import type { FeedRow, FeedScope } from '../../contract/feeds';
 import { instantWords } from '../../words/dates';
-import { useFeeds, useMakeFeed, useOwners, useWithdrawFeed } from '../data/queries';
-import { useWriter } from '../data/writer';
+import { useFeeds, useMakeFeed, useOwners, useWithdrawFeed } from '../data/api/queries';
+import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
 import { SiteChoice } from '../forms/SiteChoice';
 import { WriterField } from '../forms/WriterField';

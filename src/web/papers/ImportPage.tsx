@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { ImportState } from '../../contract/imports';
 import type { Mapping } from '../../sheets/mapping';
-import { useBeginImport, useImportDeeds, useImportState, useSendFile } from '../data/imports';
+import { useBeginImport, useImportDeeds, useImportState, useSendFile } from '../data/api/imports';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { Page } from '../parts/Page';

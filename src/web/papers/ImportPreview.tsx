@@ -4,8 +4,8 @@ import type { ImportPreview as Preview, ImportState } from '../../contract/impor
 import { type Mapping, mappingSchema } from '../../sheets/mapping';
 import { dateWords } from '../../words/dates';
 import { boundWords, percentText } from '../../words/rod';
-import type { useImportDeeds } from '../data/imports';
-import { useWriter } from '../data/writer';
+import type { useImportDeeds } from '../data/api/imports';
+import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
 import { WriterField } from '../forms/WriterField';
 import { Button } from '../parts/Button';

@@ -1,8 +1,8 @@
 /** What came in from files, each with the way back. */
 import type { ImportedRow } from '../../contract/imports';
 import { instantWords } from '../../words/dates';
-import { useImportPages } from '../data/queries';
-import { useWriter } from '../data/writer';
+import { useImportPages } from '../data/api/queries';
+import { useWriter } from '../data/device/writer';
 import { LoadedPages } from '../parts/Pages';
 import { Section } from '../parts/Page';
 import { UndoImport } from './UndoImport';

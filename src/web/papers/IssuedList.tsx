@@ -1,8 +1,8 @@
 /** Documents that were issued: number, what, to whom, when, and the file itself. */
 import type { IssuedRow } from '../../contract/papers';
 import { dateWords, instantWords } from '../../words/dates';
-import { issueAddress, paperFileAddress } from '../data/paperAddress';
-import { useWriter } from '../data/writer';
+import { issueAddress, paperFileAddress } from '../data/addresses/paperAddress';
+import { useWriter } from '../data/device/writer';
 import { ButtonLink } from '../parts/Button';
 
 export function IssuedList({ rows }: { rows: readonly IssuedRow[] }) {

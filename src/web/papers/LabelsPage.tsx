@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, type LabelSheet } from '../../contract/labels';
 import { addressOf } from '../../contract/endpoints';
 import { parseDay } from '../../core/quantity/day';
-import { useCylinderPages, useMachines } from '../data/queries';
+import { useCylinderPages, useMachines } from '../data/api/queries';
 import { MachinePicker } from '../forms/MachinePicker';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';

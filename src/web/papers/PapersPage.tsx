@@ -2,7 +2,7 @@
 import { CalendarDays, Download, FileUp, Tag } from 'lucide-react';
 import type { LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
-import { useIssuedPages } from '../data/queries';
+import { useIssuedPages } from '../data/api/queries';
 import { LoadedPages } from '../parts/Pages';
 import { Empty, Page, Section } from '../parts/Page';
 import { IssuedList } from './IssuedList';

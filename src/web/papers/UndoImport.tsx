@@ -1,8 +1,8 @@
 /** Taking an import back: what goes and what stays is shown first. */
 import { useState } from 'react';
-import { say } from '../data/messages';
-import { useImportDeeds, useUndoPreview } from '../data/imports';
-import { useWriter } from '../data/writer';
+import { say } from '../data/device/messages';
+import { useImportDeeds, useUndoPreview } from '../data/api/imports';
+import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
 import { WriterField } from '../forms/WriterField';
 import { Button } from '../parts/Button';

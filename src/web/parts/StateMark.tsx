@@ -13,7 +13,7 @@ const MACHINE: Record<MachineState, { Shape: typeof Circle; colour: string }> = 
   retired: { Shape: X, colour: 'text-soft' },
 };
 
-const DUTY: Record<ObligationState, { Shape: typeof Circle; colour: string }> = {
+const OBLIGATION: Record<ObligationState, { Shape: typeof Circle; colour: string }> = {
   overdue: { Shape: Triangle, colour: 'text-brick' },
   dueSoon: { Shape: CircleHalf, colour: 'text-ochre' },
   upcoming: { Shape: Square, colour: 'text-soft' },
@@ -35,6 +35,6 @@ export const MachineMark = ({ state }: { state: MachineState }) => (
 );
 
 /** `words` instead of the plain state, such as `6 days late`. */
-export const DutyMark = ({ state, words }: { state: ObligationState; words?: string }) => (
-  <Mark mark={DUTY[state]} words={words ?? OBLIGATION_STATE_WORDS[state]} />
+export const ObligationMark = ({ state, words }: { state: ObligationState; words?: string }) => (
+  <Mark mark={OBLIGATION[state]} words={words ?? OBLIGATION_STATE_WORDS[state]} />
 );

@@ -1,7 +1,7 @@
 /** The leak-rate method of each site, and its dated changes; the past is never rewritten. */
 import { useState } from 'react';
 import type { Site } from '../../core/logbook/tables';
-import { useSitePages } from '../data/queries';
+import { useSitePages } from '../data/api/queries';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';

@@ -1,9 +1,9 @@
 /** Rules: the packs side by side, each figure with its source, the company's own figures, methods per site. */
 import { useSearchParams } from 'react-router';
 import { PACK_IDS, type PackId } from '../../core/logbook/packNames';
-import { usePacks } from '../data/standing';
-import { useRules } from '../data/queries';
-import { useWriter } from '../data/writer';
+import { usePacks } from '../data/api/standing';
+import { useRules } from '../data/api/queries';
+import { useWriter } from '../data/device/writer';
 import { Loaded, Page, Section } from '../parts/Page';
 import { Choices } from '../parts/Choices';
 import { PACK_WORDS } from '../../words/codes';

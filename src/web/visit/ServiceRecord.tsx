@@ -2,9 +2,9 @@
 import { useMemo } from 'react';
 import { serviceRecord } from '../../papers/serviceRecord';
 import { foldedMachine } from '../../record/foldedMachine';
-import { useCompany, useOwners } from '../data/queries';
-import { useTable } from '../data/useTable';
-import { useWriter } from '../data/writer';
+import { useCompany, useOwners } from '../data/api/queries';
+import { useTable } from '../data/api/useTable';
+import { useWriter } from '../data/device/writer';
 import { PaperView } from '../paper/PaperView';
 import { useVisit } from './visitContext';
 import { ownerOn } from '../../core/logbook/ownership';

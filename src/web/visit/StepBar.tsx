@@ -6,9 +6,9 @@ import { useNavigate } from 'react-router';
 import { STEPS } from '../../core/visit/steps';
 import { STEP_WORDS } from '../../words/steps';
 import { listAnd } from '../../words/list';
-import { sayWrong } from '../data/messages';
-import { typedIn, typedWords } from '../data/typed';
-import { visitAddress } from '../data/visitAddress';
+import { sayWrong } from '../data/device/messages';
+import { typedIn, typedWords } from '../data/device/typed';
+import { visitAddress } from '../data/addresses/visitAddress';
 import { ButtonLink } from '../parts/Button';
 import { useVisit } from './visitContext';
 

@@ -6,7 +6,7 @@ import { STEPS, type Step } from '../../core/visit/steps';
 import { stepsRecorded } from '../../record/whereItStands';
 import { Sheet } from '../parts/Sheet';
 import { STEP_WORDS } from '../../words/steps';
-import { visitAddress } from '../data/visitAddress';
+import { visitAddress } from '../data/addresses/visitAddress';
 import { useVisit } from './visitContext';
 
 function Mark({ state }: { state: 'here' | 'recorded' | 'open' }) {

@@ -4,11 +4,11 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
 import type { Step } from '../../core/visit/steps';
-import { useWriter } from '../data/writer';
-import { forgetKept, readKept, writeKept } from '../data/kept';
-import { rememberMachine } from '../data/recentMachines';
-import { useWrite } from '../data/useWrite';
-import { visitAddress } from '../data/visitAddress';
+import { useWriter } from '../data/device/writer';
+import { forgetKept, readKept, writeKept } from '../data/device/kept';
+import { rememberMachine } from '../data/device/recentMachines';
+import { useWrite } from '../data/api/useWrite';
+import { visitAddress } from '../data/addresses/visitAddress';
 
 export function useBegin() {
   const { person } = useWriter();

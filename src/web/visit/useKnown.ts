@@ -3,7 +3,7 @@ import { rateOf } from '../../core/diagnosis/leaking';
 import { leakingMachine } from '../../core/diagnosis/leakingMachine';
 import { grams } from '../../core/quantity/mass';
 import type { Dimension } from '../../core/quantity/units';
-import { siOf } from '../../core/visit/stated';
+import { siOf } from '../../core/visit/notes/stated';
 import { readingsNow } from '../../core/visit/readings/series';
 import { notesOf, readNumber } from '../../core/visit/visitRecord';
 import type { CalculatorHome } from '../calculators/calculatorHome';

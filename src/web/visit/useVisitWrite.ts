@@ -1,6 +1,6 @@
 /** Writes a deed of this visit at this machine, under a name of its own. */
 import type { Entry } from '../../core/logbook/entry';
-import { useWrite } from '../data/useWrite';
+import { useWrite } from '../data/api/useWrite';
 import { useVisit } from './visitContext';
 
 export function useVisitWrite(name: string) {

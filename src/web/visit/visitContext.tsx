@@ -5,17 +5,22 @@ import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
 import type { LayoutName } from '../../core/visit/circuit/layouts';
 import type { CircuitMap } from '../../core/visit/circuit/map';
-import { type LeakStory, leakStories } from '../../core/visit/leakStory';
+import { type LeakStory, leakStories } from '../../core/visit/leaks/leakStory';
 import type { Step } from '../../core/visit/steps';
-import { type Taken, latestReadings, readingSeries, readingsNow } from '../../core/visit/readings/series';
+import {
+  type ReadingTaken,
+  latestReadings,
+  readingSeries,
+  readingsNow,
+} from '../../core/visit/readings/series';
 import { type ReadingsSoFar, type VisitRecord, visitRecord } from '../../core/visit/visitRecord';
-import { useWriter } from '../data/writer';
-import { useInstruments } from '../data/queries';
+import { useWriter } from '../data/device/writer';
+import { useInstruments } from '../data/api/queries';
 import { type FormPlace, placeOf } from '../../record/place';
-import type { MachineView } from '../data/machineView';
+import type { MachineView } from '../data/api/machineView';
 import { layoutOf, mapOfMachine } from '../../record/circuitOf';
-import { UnitsKept, useKeptUnits } from '../data/keptUnits';
-import { keepDay, visitDay } from '../data/visitDay';
+import { UnitsKept, useKeptUnits } from '../data/device/keptUnits';
+import { keepDay, visitDay } from '../data/device/visitDay';
 import type { UnitSystem } from '../../words/measures';
 
 export interface Visit {
@@ -25,7 +30,7 @@ export interface Visit {
   record: VisitRecord;
   leaks: readonly LeakStory[];
   /** every reading of the visit, the latest of each, and what still speaks */
-  readings: { series: readonly Taken[]; latest: ReadingsSoFar; now: ReadingsSoFar };
+  readings: { series: readonly ReadingTaken[]; latest: ReadingsSoFar; now: ReadingsSoFar };
   map: CircuitMap;
   layout: LayoutName;
   units: UnitSystem;

@@ -18,7 +18,7 @@ import {
   saturationPressure,
   saturationTemperature,
 } from '../../refrigerant/saturation';
-import { valueOf } from '../stated';
+import { valueOf } from '../notes/stated';
 import { type ReadingsSoFar, readNumber } from '../visitRecord';
 import { roughly } from './roughly';
 

@@ -1,6 +1,6 @@
 /** What a reading without a figure says of the machine: a word for it, or one end of it where that settles the side. */
 import type { Observed, Reading } from '../../diagnosis/readings';
-import { type Felt, type Quantity, type Stated, feltOf, valueOf } from '../stated';
+import { type Felt, type Quantity, type Stated, feltOf, valueOf } from '../notes/stated';
 import type { ReadingsSoFar } from '../visitRecord';
 
 type Side = 'low' | 'normal' | 'high';

@@ -5,13 +5,13 @@
 import type { Entry } from '../../logbook/entry';
 import type { DatedEntry } from '../../logbook/order';
 import type { Day } from '../../quantity/day';
-import { type Phase, readNote } from '../notes';
-import { type Quantity, type Stated, isRecorded, siOf } from '../stated';
+import { type Phase, readNote } from '../notes/notes';
+import { type Quantity, type Stated, isRecorded, siOf } from '../notes/stated';
 import type { Step } from '../steps';
 import type { ReadingsSoFar } from '../visitRecord';
 import { spoiledByGas } from './places';
 
-export interface Taken {
+export interface ReadingTaken {
   name: string;
   /** a figure, or the word of a sign */
   given: Stated<Quantity> | Stated<string>;
@@ -43,11 +43,15 @@ export function phaseAt(entries: readonly DatedEntry[], step: Step | null): Phas
 }
 
 /** Every reading of these entries in order; what Arrive said of the box is one of them. */
-export function readingSeries(entries: readonly DatedEntry[]): Taken[] {
-  return entries.flatMap(({ entry, day }, index): Taken[] => {
+export function readingSeries(entries: readonly DatedEntry[]): ReadingTaken[] {
+  return entries.flatMap(({ entry, day }, index): ReadingTaken[] => {
     const frame = { day, at: entry.at ?? null, entryId: entry.id };
     const note = readNote(entry, 'reading');
-    const number = (name: string, given: Stated<Quantity> | null | undefined, phase: Phase): Taken[] =>
+    const number = (
+      name: string,
+      given: Stated<Quantity> | null | undefined,
+      phase: Phase,
+    ): ReadingTaken[] =>
       isRecorded(given)
         ? [{ name, given: given as Stated<Quantity>, sign: false, phase, part: note?.part ?? null, ...frame }]
         : [];
@@ -60,7 +64,7 @@ export function readingSeries(entries: readonly DatedEntry[]): Taken[] {
     const phase = note.phase ?? phaseAt(entries.slice(0, index), null);
     return [
       ...Object.entries(note.numbers).flatMap(([name, given]) => number(name, given, phase)),
-      ...Object.entries(note.signs).flatMap(([name, given]): Taken[] =>
+      ...Object.entries(note.signs).flatMap(([name, given]): ReadingTaken[] =>
         isRecorded(given)
           ? [{ name, given: given as Stated<string>, sign: true, phase, part: note.part ?? null, ...frame }]
           : [],
@@ -69,7 +73,7 @@ export function readingSeries(entries: readonly DatedEntry[]): Taken[] {
   });
 }
 
-const latest = (taken: readonly Taken[]): ReadingsSoFar => {
+const latest = (taken: readonly ReadingTaken[]): ReadingsSoFar => {
   const numbers: Record<string, Stated<Quantity>> = {};
   const signs: Record<string, Stated<string>> = {};
   // What another room says is its own: the machine is judged by the first.
@@ -91,7 +95,7 @@ export function readingsNow(entries: readonly DatedEntry[]): ReadingsSoFar {
 }
 
 /** The last of each phase, for a table of before and after. */
-export function readingsOfPhase(series: readonly Taken[], phase: Phase): ReadingsSoFar {
+export function readingsOfPhase(series: readonly ReadingTaken[], phase: Phase): ReadingsSoFar {
   return latest(series.filter((each) => each.phase === phase));
 }
 
@@ -99,7 +103,7 @@ export function readingsOfPhase(series: readonly Taken[], phase: Phase): Reading
 const LEAST_PULL_DOWN_S = 600;
 
 /** How fast the box falls, K an hour (above 0: colder), between the first and the last of its readings; null where fewer than two stand apart. */
-export function pullDown(series: readonly Taken[]): { kelvinsAnHour: number; seconds: number } | null {
+export function pullDown(series: readonly ReadingTaken[]): { kelvinsAnHour: number; seconds: number } | null {
   const boxes = series.flatMap((each) => {
     const si = each.name === 'box' && each.part === null ? siOf(each.given as Stated<Quantity>) : null;
     return si === null || each.at === null ? [] : [{ si, at: Date.parse(each.at) / 1000, phase: each.phase }];

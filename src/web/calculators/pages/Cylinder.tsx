@@ -1,7 +1,7 @@
 /** How full may this bottle be? Limit, room and the weight at which to stop. */
 import { cylinderRoom } from '../../../core/calculators/charge/cylinder';
 import { REFRIGERANT_NAMES } from '../../../core/refrigerant/refrigerant';
-import { useCylinderPages } from '../../data/queries';
+import { useCylinderPages } from '../../data/api/queries';
 import { MoreRows, rowsOf } from '../../parts/Pages';
 import { SelectField } from '../../parts/Field';
 import { useBenchForm } from '../form';

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { type Day, addDays } from '../../../core/quantity/day';
 import type { DateRange, Forecast as Found } from '../../../core/diagnosis/forecast';
 import type { LeakingMachine } from '../../../core/diagnosis/leaking';
-import { useLeakingPages, useToday } from '../../data/queries';
+import { useLeakingPages, useToday } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 import { Empty } from '../../parts/Page';

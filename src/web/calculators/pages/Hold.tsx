@@ -1,7 +1,7 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
 import { fahrenheitDegrees } from '../../../core/calculators/calculated';
-import { judgeHold } from '../../../core/calculators/hold';
-import { type HeldSection, standingTime } from '../../../core/calculators/holdLoss';
+import { judgePressureTest } from '../../../core/calculators/pressureTest';
+import { type HeldSection, standingTime } from '../../../core/calculators/pressureTestLoss';
 import { gasesOf, yearlyOutcome } from '../../../core/calculators/lossAsGas';
 import { YEAR_S } from '../../../core/quantity/units';
 import { Choices } from '../../parts/Choices';
@@ -12,12 +12,12 @@ import { Big, Caution, Refused } from '../parts/Answer';
 import { LossAsGas } from '../parts/LossAsGas';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More, Ready } from '../parts/Fields';
-import { HoldTimer } from '../parts/HoldTimer';
+import { PressureTestTimer } from '../parts/PressureTestTimer';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { holdLines } from '../readingLines';
 import { useBench } from '../setting';
-import { HoldWords, verdictTitle, HoldChart } from '../parts/HoldAnswer';
+import { PressureTestWords, verdictTitle, PressureTestChart } from '../parts/PressureTestAnswer';
 
 const PSI = 6894.757293168;
 const OUNCE_A_YEAR = 0.45359237 / 16 / YEAR_S;
@@ -98,7 +98,7 @@ export default function Hold() {
             design pressure of the section. The maker&rsquo;s marking and local code decide.
           </Caution>
           {judging && (
-            <HoldTimer onStood={(minutes) => form.fields.stood.set({ text: minutes, unit: 'min' })} />
+            <PressureTestTimer onStood={(minutes) => form.fields.stood.set({ text: minutes, unit: 'min' })} />
           )}
           <Fields form={form} only={judging ? JUDGE : HOW_LONG} />
           {judging && (
@@ -150,7 +150,7 @@ function Judged({ form }: { form: Form }) {
               ...between.value,
               { at: si.stood, pressure: si.end, temperature: si.endTemperature },
             ].sort((a, b) => a.at - b.at);
-            const outcome = judgeHold({
+            const outcome = judgePressureTest({
               readings,
               changedShare: si.share,
               gauge: { resolution: si.division, temperatureDoubt: si.doubt },
@@ -168,7 +168,7 @@ function Judged({ form }: { form: Form }) {
                 }
                 below={(judged) => (
                   <>
-                    <HoldChart judged={judged} si={si} between={between.value} />
+                    <PressureTestChart judged={judged} si={si} between={between.value} />
                     {section ? (
                       <LossAsGas
                         table={table}
@@ -181,7 +181,7 @@ function Judged({ form }: { form: Form }) {
                   </>
                 )}
               >
-                {(judged) => <HoldWords judged={judged} />}
+                {(judged) => <PressureTestWords judged={judged} />}
               </KeptAnswer>
             );
           }}

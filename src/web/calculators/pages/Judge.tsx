@@ -17,7 +17,7 @@ import { Causes, HowSure, Next, percent, valueWords } from '../parts/Causes';
 import { Fields, More } from '../parts/Fields';
 import { KeepThis } from '../parts/KeepThis';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
-import { useTable } from '../../data/useTable';
+import { useTable } from '../../data/api/useTable';
 import { ReadingChoice } from '../parts/ReadingChoice';
 import { useBench } from '../setting';
 import { countWords } from '../../../words/counts';

@@ -1,7 +1,7 @@
 /** One leak in all the ways people see it, and which method could see it. */
 import { ROOM_K, fahrenheitDegrees } from '../../../core/calculators/calculated';
-import { fallFound } from '../../../core/calculators/hold';
-import { readingDoubt } from '../../../core/calculators/holdTail';
+import { fallFound } from '../../../core/calculators/pressureTest';
+import { readingDoubt } from '../../../core/calculators/pressureTestTail';
 import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/calculators/leakSize';
 import { measureText } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';

@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import { ArrowLeft, RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
-import { say } from '../../data/messages';
+import { say } from '../../data/device/messages';
 import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { type CalculatorName, calculatorOf } from '../../../record/calculators';

@@ -2,7 +2,7 @@
 import type { ReactNode } from 'react';
 import { REFRIGERANT_NAMES, isFlammable, refrigerant } from '../../../core/refrigerant/refrigerant';
 import { type SaturationTable, hasGlide } from '../../../core/refrigerant/saturation';
-import { useTable } from '../../data/useTable';
+import { useTable } from '../../data/api/useTable';
 import { Loaded } from '../../parts/Page';
 import { SelectField } from '../../parts/Field';
 import { useBench } from '../setting';

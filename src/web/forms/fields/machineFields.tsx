@@ -1,7 +1,7 @@
 /** Fields that are answered from the machine's own record: its leaks, its stains, its temporary parts, its rule sets. */
 import { labelOf } from '../../../core/logbook/leakLabels';
 import { fittedParts, temporaryParts } from '../../../core/visit/partsFitted';
-import { oilTracesOf } from '../../../core/visit/oilTraces';
+import { oilTracesOf } from '../../../core/visit/leaks/oilTraces';
 import { type LeakDraft, leakDraftOf } from '../../../record/leakDraft';
 import { PACK_WORDS } from '../../../words/codes';
 import type { Choice } from '../../../words/choice';

@@ -1,5 +1,5 @@
 /** Fields of rows that are answered from other rows: sites, owners, cooled spaces. */
-import { useOwners, useSpaces } from '../../data/queries';
+import { useOwners, useSpaces } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
 import { Fault, SelectField, TextField } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';

@@ -12,7 +12,7 @@ import { METHOD_WORDS, OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords } from '../../../words/dates';
 import { rodWords, unjudgedSentence } from '../../../words/rod';
 import { headroomWorking } from '../../../words/working';
-import type { GasPreview } from '../../data/gasPreview';
+import type { GasPreview } from '../../data/api/gasPreview';
 import { RateLines } from './RateLines';
 
 interface Props {

@@ -1,12 +1,12 @@
 /** Logging gas, opened from anywhere by `?log=gas`: first which machine, then how much. */
 import { useLocation } from 'react-router';
-import { useMachine, useToday } from '../../data/queries';
-import { visitOf } from '../../data/visitAddress';
+import { useMachine, useToday } from '../../data/api/queries';
+import { visitOf } from '../../data/addresses/visitAddress';
 import { MachinePicker } from '../MachinePicker';
 import { Loaded } from '../../parts/Page';
 import { Sheet } from '../../parts/Sheet';
 import { GasForm } from './GasForm';
-import { useLogSheet } from '../../data/logSheet';
+import { useLogSheet } from '../../data/addresses/logSheet';
 
 export default function LogGas() {
   const sheet = useLogSheet();

@@ -7,12 +7,12 @@ import { leakLabels } from '../../../core/logbook/leakLabels';
 import { effectiveOf } from '../../../core/logbook/order';
 import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
-import { useWriter } from '../../data/writer';
-import { useCylindersToHand } from '../../data/queries';
-import { rememberMachine } from '../../data/recentMachines';
-import { type Machine, usePacks } from '../../data/standing';
+import { useWriter } from '../../data/device/writer';
+import { useCylindersToHand } from '../../data/api/queries';
+import { rememberMachine } from '../../data/device/recentMachines';
+import { type Machine, usePacks } from '../../data/api/standing';
 import { standingWith } from '../../../record/foldedMachine';
-import { useWrite } from '../../data/useWrite';
+import { useWrite } from '../../data/api/useWrite';
 import { WARNING_WORDS, senseErrorWords } from '../../../words/refusals';
 import { useRefusal } from '../useRefusal';
 import {
@@ -26,7 +26,7 @@ import {
   nextPortion,
 } from '../../../record/gasDraft';
 import { useGasPreview } from './useGasPreview';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { placedInDay } from '../../../record/placeInDay';
 
 export interface GasFormProps {

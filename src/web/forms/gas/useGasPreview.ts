@@ -5,8 +5,8 @@ import { ACCEPTED } from '../../../core/logbook/sense';
 import type { Cylinder } from '../../../core/logbook/tables';
 import { type Day, dayText } from '../../../core/quantity/day';
 import { placedInDay } from '../../../record/placeInDay';
-import { type Beforehand, type GasPreview, beforehand, previewOf } from '../../data/gasPreview';
-import { type Machine, usePacks } from '../../data/standing';
+import { type Beforehand, type GasPreview, beforehand, previewOf } from '../../data/api/gasPreview';
+import { type Machine, usePacks } from '../../data/api/standing';
 
 /** What bears on the standing: a note or a reason that is typed folds nothing anew. */
 const bearing = (entry: Entry): string =>

@@ -2,8 +2,8 @@
 import { useState } from 'react';
 import type { RowTable } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
-import { useWriter } from '../../data/writer';
-import { useRow } from '../../data/queries';
+import { useWriter } from '../../data/device/writer';
+import { useRow } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
 import { Loaded, Section } from '../../parts/Page';
 import { Sheet } from '../../parts/Sheet';

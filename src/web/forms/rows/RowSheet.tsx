@@ -1,9 +1,9 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
-import { say, sayWrong } from '../../data/messages';
+import { say, sayWrong } from '../../data/device/messages';
 import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
-import { useWriter } from '../../data/writer';
-import { useChangeRows, useRow } from '../../data/queries';
+import { useWriter } from '../../data/device/writer';
+import { useChangeRows, useRow } from '../../data/api/queries';
 import { WriterField } from '../WriterField';
 import { TextField } from '../../parts/Field';
 import { Button } from '../../parts/Button';
@@ -13,7 +13,7 @@ import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
 import { useRefusal } from '../useRefusal';
 import { Sheet } from '../../parts/Sheet';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { FieldControl } from '../FieldControl';
 import { RevisionLine } from './RowHistory';
 import { useRowNames } from './useRowNames';

@@ -1,6 +1,6 @@
 /** What the ids that stand in revisions of rows are called. */
 import type { Revision } from '../../../core/logbook/tables';
-import { useOwners, useSitesById, useSpacesById } from '../../data/queries';
+import { useOwners, useSitesById, useSpacesById } from '../../data/api/queries';
 import type { RowNames } from '../../../record/rows/rowWords';
 
 const byId = (rows: readonly { id: string; name: string }[] | undefined): ReadonlyMap<string, string> =>

@@ -6,10 +6,10 @@ import { gasSumWords } from '../../../words/weights';
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
-import { useWriter } from '../../data/writer';
+import { useWriter } from '../../data/device/writer';
 import { Button, ButtonLink } from '../../parts/Button';
 import { Loaded, Page, Section } from '../../parts/Page';
-import { DutyMark } from '../../parts/StateMark';
+import { ObligationMark } from '../../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dateWords, dayWords, untilWords } from '../../../words/dates';
 import { fullChargeWords } from '../../../words/fullCharge';
@@ -17,9 +17,9 @@ import { rodSentence } from '../../../words/rod';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
-import { useWriteSheet } from '../../data/writeSheet';
+import { useWriteSheet } from '../../data/addresses/writeSheet';
 import { CylinderList } from '../../panels/CylinderList';
-import { type MachineView, useMachineView } from '../../data/machineView';
+import { type MachineView, useMachineView } from '../../data/api/machineView';
 import { OilTraces, Unknown, Notes, Leaks, Parts } from './digest';
 import { gasName, gasWords } from '../../../words/gas';
 
@@ -84,7 +84,7 @@ export function BeforeDigest({ view }: { view: MachineView }) {
   );
 }
 
-const DUTIES_SHOWN = 6;
+const OBLIGATIONS_SHOWN = 6;
 
 function Running({ view: { standing, today, system } }: { view: MachineView }) {
   const running = openObligations(standing.obligations, today);
@@ -95,12 +95,12 @@ function Running({ view: { standing, today, system } }: { view: MachineView }) {
         <Unknown>Nothing is due on this machine.</Unknown>
       )}
       <ul>
-        {running.slice(0, DUTIES_SHOWN).map((each) => (
+        {running.slice(0, OBLIGATIONS_SHOWN).map((each) => (
           <li
             key={`${each.pack.id}${each.kind}${String(each.due)}`}
             className="rule-b flex flex-wrap gap-x-4 py-1.5"
           >
-            <DutyMark state={stateOf(each, today)} words={OBLIGATION_WORDS[each.kind]} />
+            <ObligationMark state={stateOf(each, today)} words={OBLIGATION_WORDS[each.kind]} />
             <span>
               {dayWords(each.due)}, {untilWords(each.due, today)}
             </span>

@@ -1,15 +1,15 @@
 /** What the history says before driving: stains, notes of the last person, places that leaked, parts with a date. */
 import type { ReactNode } from 'react';
 import { type BeforeDriving } from '../../../core/visit/beforeDriving';
-import { oilTracesOf, toLookAgain } from '../../../core/visit/oilTraces';
-import { valueOf } from '../../../core/visit/stated';
-import { useWriter } from '../../data/writer';
+import { oilTracesOf, toLookAgain } from '../../../core/visit/leaks/oilTraces';
+import { valueOf } from '../../../core/visit/notes/stated';
+import { useWriter } from '../../data/device/writer';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { statedWords } from '../../../words/stated';
 import { Picture } from '../../photos/Picture';
 import { photosOf } from '../../../record/photos';
-import { type MachineView } from '../../data/machineView';
+import { type MachineView } from '../../data/api/machineView';
 import { timesWords } from '../../../words/counts';
 
 /** Stains that misled somebody before, or that were cleaned to see whether they come back. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { LAYOUTS } from '../../../core/visit/circuit/layouts';
 import { PART_TYPES, type PartTypeName } from '../../../core/visit/circuit/parts';
-import type { Note } from '../../../core/visit/notes';
+import type { Note } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { LAYOUT_WORDS, PART_WORDS, partWords } from '../../../words/circuit';
 import { ApiError } from '../../forms/ApiError';

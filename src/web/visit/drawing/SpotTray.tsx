@@ -1,12 +1,12 @@
 /** One part of the circuit under the detector: a mark by one touch, what showed it by another; saved at once. */
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { partType } from '../../../core/visit/circuit/parts';
-import { FALSE_CAUSES, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes';
+import { FALSE_CAUSES, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { FALSE_WORDS, MARK_WORDS, partWords } from '../../../words/circuit';
 import { GRADE_WORDS, methodWords } from '../../../words/leaks';
 import { list } from '../../../words/list';
-import { useWriter } from '../../data/writer';
+import { useWriter } from '../../data/device/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';

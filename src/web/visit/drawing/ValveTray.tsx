@@ -4,7 +4,7 @@ import { partType } from '../../../core/visit/circuit/parts';
 import { placesIn, sectionOf } from '../../../core/visit/circuit/sections';
 import { shutParts, shutValves } from '../../../core/visit/visitRecord';
 import { partWords } from '../../../words/circuit';
-import { useWriter } from '../../data/writer';
+import { useWriter } from '../../data/device/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';

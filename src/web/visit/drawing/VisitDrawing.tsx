@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { type PlaceName, ROUND, isReadOff, placesAt } from '../../../core/visit/readings/places';
-import type { Quantity } from '../../../core/visit/stated';
+import type { Quantity } from '../../../core/visit/notes/stated';
 import { notesOf, shutParts } from '../../../core/visit/visitRecord';
 import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';

@@ -1,5 +1,5 @@
 /** What one touch on a part under the detector writes: a mark, and where it confirms, the leak that came of it. */
-import { CONFIRMING, GRADES, type Grade, type SpotMark } from '../../../core/visit/notes';
+import { CONFIRMING, GRADES, type Grade, type SpotMark } from '../../../core/visit/notes/notes';
 
 /** The method that shows a grade of evidence. */
 export const METHOD_OF: Record<Grade, string> = {

@@ -1,11 +1,11 @@
 /** The mark that is put on a part under the detector, with what is typed beside it until it is written. */
 import { useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
-import type { Grade, SpotMark } from '../../../core/visit/notes';
+import type { Grade, SpotMark } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { leakDraftOf } from '../../../record/leakDraft';
 import { MARK_WORDS, partName, partWords } from '../../../words/circuit';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 import { METHOD_OF } from './spotDraft';

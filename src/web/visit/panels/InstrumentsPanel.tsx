@@ -3,7 +3,7 @@ import { Fold } from '../../parts/Fold';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { type Instrument, checkState } from '../../../core/visit/instrument';
-import { useInstruments } from '../../data/queries';
+import { useInstruments } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
 import { RowSheet } from '../../forms/rows/RowSheet';
 import { DIMENSION_WORDS, OFFSET_IN } from '../../../words/codes';

@@ -1,8 +1,8 @@
 /** Leaks of this machine with state and evidence: more evidence, or a verdict withdrawn that somebody may have been told. */
 import { useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
-import { carrying } from '../../../core/visit/notes';
-import { type LeakStory } from '../../../core/visit/leakStory';
+import { carrying } from '../../../core/visit/notes/notes';
+import { type LeakStory } from '../../../core/visit/leaks/leakStory';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
 import { Sheet } from '../../parts/Sheet';

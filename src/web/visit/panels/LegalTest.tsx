@@ -1,8 +1,8 @@
 /** The two tests that the law asks after a repair: the first before gas goes in, with what the pressure test said; the second running. */
 import { fromSi } from '../../../core/quantity/measure';
-import { conditionsOf } from '../../../core/visit/evidence';
-import { carrying } from '../../../core/visit/notes';
-import { endsOf, valueOf } from '../../../core/visit/stated';
+import { conditionsOf } from '../../../core/visit/leaks/evidence';
+import { carrying } from '../../../core/visit/notes/notes';
+import { endsOf, valueOf } from '../../../core/visit/notes/stated';
 import { kindForm } from '../../../record/forms';
 import { TEST_METHOD_WORDS } from '../../../words/leaks';
 import { Fold } from '../../parts/Fold';

@@ -2,13 +2,13 @@
 import { type ReactNode, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
-import { useWriter } from '../../data/writer';
+import { useWriter } from '../../data/device/writer';
 import { FieldControl } from '../../forms/FieldControl';
 import type { Form } from '../../../record/forms';
 import type { AskedField, Values } from '../../../record/field';
 import { faultyLabels, initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
-import { toolOf } from '../../../core/visit/notes';
+import { toolOf } from '../../../core/visit/notes/notes';
 import { sentenceOf } from '../../../record/sentence';
 import { uncapped } from '../../../words/list';
 import { ApiError } from '../../forms/ApiError';
@@ -17,7 +17,7 @@ import { useRefusal } from '../../forms/useRefusal';
 import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
 import { useVisitWrite } from '../useVisitWrite';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { SaveHere } from '../StepBar';
 import { useVisit } from '../visitContext';
 

@@ -1,7 +1,7 @@
 /** The holds and tests of this visit with what weakens each, in words: a pass is only as good as its conditions. */
-import { toolOf } from '../../../core/visit/notes';
-import { type Running, isTest, weakIn } from '../../../core/visit/evidence';
-import { useTable } from '../../data/useTable';
+import { toolOf } from '../../../core/visit/notes/notes';
+import { type Running, isTest, weakIn } from '../../../core/visit/leaks/evidence';
+import { useTable } from '../../data/api/useTable';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { weakWords } from '../../../words/leaks';

@@ -4,7 +4,7 @@ import { Camera } from 'lucide-react';
 import type { Entry } from '../../../core/logbook/entry';
 import { Button } from '../../parts/Button';
 import { Sheet } from '../../parts/Sheet';
-import { useStorePhoto } from '../../data/queries';
+import { useStorePhoto } from '../../data/api/queries';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';

@@ -2,8 +2,8 @@
 import { useRef, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { labelOf } from '../../../core/logbook/leakLabels';
-import { carrying, readNote } from '../../../core/visit/notes';
-import { oilTracesOf } from '../../../core/visit/oilTraces';
+import { carrying, readNote } from '../../../core/visit/notes/notes';
+import { oilTracesOf } from '../../../core/visit/leaks/oilTraces';
 import type { Noted } from '../../../core/visit/visitRecord';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';

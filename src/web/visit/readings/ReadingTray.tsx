@@ -12,7 +12,7 @@ import {
   partOfPlace,
 } from '../../../core/visit/readings/places';
 import { phaseAt } from '../../../core/visit/readings/series';
-import { type Felt, type Quantity, type Stated, measuredOf } from '../../../core/visit/stated';
+import { type Felt, type Quantity, type Stated, measuredOf } from '../../../core/visit/notes/stated';
 import { choices } from '../../../words/choice';
 import { amountsTo } from '../../../words/amounts';
 import { shownIn, turnsOf } from '../../../words/measures';
@@ -21,8 +21,8 @@ import { NUMBER_HINTS, PHASE_WORDS, placeWords, signChoices } from '../../../wor
 import { partWords } from '../../../words/circuit';
 import { usualUnit } from '../../../record/place';
 import { EMPTY_DRAFT, readQuantity } from '../../../record/statedDraft';
-import { useKeepUnit } from '../../data/keptUnits';
-import { useWriter } from '../../data/writer';
+import { useKeepUnit } from '../../data/device/keptUnits';
+import { useWriter } from '../../data/device/writer';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { InstrumentPick } from '../../forms/InstrumentPick';

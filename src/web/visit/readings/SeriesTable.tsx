@@ -1,6 +1,6 @@
 /** Readings side by side: as found, before and after charge, at the end, with what each set amounts to. */
 import { seriesTable } from '../../../papers/readingsBlock';
-import { useTable } from '../../data/useTable';
+import { useTable } from '../../data/api/useTable';
 import { CompareTable } from '../../paper/PaperView';
 import { useVisit } from '../visitContext';
 

@@ -2,8 +2,8 @@
 import type { PlaceName } from '../../../core/visit/readings/places';
 import type { Step } from '../../../core/visit/steps';
 import { placeWords } from '../../../words/readings';
-import { useKeptDraft } from '../../data/useKeptDraft';
-import { typedAt } from '../../data/typed';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
+import { typedAt } from '../../data/device/typed';
 
 interface At {
   visitId: string;

@@ -9,8 +9,8 @@ import {
   partOfPlace,
   placesOf,
 } from '../../../core/visit/readings/places';
-import type { Taken } from '../../../core/visit/readings/series';
-import { type Quantity, isNotDone, isUnknown, measuredOf } from '../../../core/visit/stated';
+import type { ReadingTaken } from '../../../core/visit/readings/series';
+import { type Quantity, isNotDone, isUnknown, measuredOf } from '../../../core/visit/notes/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
 import { amountsTo } from '../../../words/amounts';
 import type { Show, UnitSystem } from '../../../words/measures';
@@ -30,9 +30,9 @@ const SHORT: Partial<Record<PlaceName, string>> = {
   standing: 'standing',
 };
 
-interface Made {
+interface ShownInput {
   map: CircuitMap;
-  series: readonly Taken[];
+  series: readonly ReadingTaken[];
   /** what still speaks; the rest is shown as what it was before */
   now: ReadingsSoFar;
   figures: Figures | null;
@@ -47,7 +47,7 @@ interface Made {
   unsaved: (place: PlaceName) => string | null;
 }
 
-const givenWords = (taken: Taken): string =>
+const givenWords = (taken: ReadingTaken): string =>
   taken.sign
     ? (statedWords<string>(taken.given, (value) => signWords(taken.name, value)) ?? '')
     : (statedWords<Quantity>(taken.given, quantityWords) ?? '');
@@ -63,9 +63,9 @@ export function shownValues({
   system,
   warmFor,
   unsaved,
-}: Made): ValueShown[] {
+}: ShownInput): ValueShown[] {
   const places = placesOf(map);
-  const latest = new Map<string, Taken>();
+  const latest = new Map<string, ReadingTaken>();
   for (const taken of series) latest.set(`${taken.name} ${taken.part ?? ''}`, taken);
   const read = [...latest.values()].flatMap((taken): ValueShown[] => {
     const place = places.find((each) => each === taken.name);

@@ -1,17 +1,17 @@
 /** The readings of this visit as a series, with what they amount to and what they were last time. */
 import { useMemo } from 'react';
 import type { Figures } from '../../../core/visit/readings/figures';
-import { type Taken, readingSeries } from '../../../core/visit/readings/series';
+import { type ReadingTaken, readingSeries } from '../../../core/visit/readings/series';
 import { recoveredShare } from '../../../core/visit/gasOfVisit';
-import { type Quantity, valueOf } from '../../../core/visit/stated';
+import { type Quantity, valueOf } from '../../../core/visit/notes/stated';
 import type { ReadingsSoFar } from '../../../core/visit/visitRecord';
 import { quantityWords } from '../../../words/stated';
 import { figuresFor } from '../../../record/readFigures';
-import { useTable } from '../../data/useTable';
+import { useTable } from '../../data/api/useTable';
 import { useVisit } from '../visitContext';
 
 export interface Readings {
-  series: readonly Taken[];
+  series: readonly ReadingTaken[];
   /** the latest of each, however old */
   latest: ReadingsSoFar;
   /** what still speaks for the machine as it is */

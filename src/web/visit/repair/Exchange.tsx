@@ -1,9 +1,9 @@
 /** A part exchanged on suspicion. */
 import type { MapPart } from '../../../core/visit/circuit/map';
-import { carrying } from '../../../core/visit/notes';
+import { carrying } from '../../../core/visit/notes/notes';
 import type { Form } from '../../../record/forms';
 import { leakDraftOf } from '../../../record/leakDraft';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { NoteCard } from '../panels/NoteCard';
 import { useVisit } from '../visitContext';
 

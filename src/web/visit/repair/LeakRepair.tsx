@@ -2,7 +2,7 @@
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
-import { carrying } from '../../../core/visit/notes';
+import { carrying } from '../../../core/visit/notes/notes';
 import { kindForm } from '../../../record/forms';
 import { draftOf } from '../../../record/statedDraft';
 import { METAL_WORDS, NO_FLAME_ADVICE, PRESS_ADVICE, jointWords } from '../../../words/leaks';

@@ -4,7 +4,7 @@ import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
-import { useWriteSheet } from '../../data/writeSheet';
+import { useWriteSheet } from '../../data/addresses/writeSheet';
 import { type FormKind, kindForm, noteForm } from '../../../record/forms';
 import { foldedObligations } from '../../../words/duties';
 import { WhatIf } from '../../panels/WhatIf';
@@ -12,7 +12,7 @@ import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
 import { Fold, FoldPair } from '../../parts/Fold';
 import { RodDrawing } from '../../parts/Rod';
-import { DutyMark } from '../../parts/StateMark';
+import { ObligationMark } from '../../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { rodSentence } from '../../../words/rod';
@@ -104,7 +104,7 @@ function Law() {
       <ul>
         {running.slice(0, 5).map(({ first, packs }) => (
           <li key={`${first.kind}${String(first.due)}${first.pack.id}`} className="rule-b py-1.5">
-            <DutyMark
+            <ObligationMark
               state={stateOf(first, today)}
               words={`${OBLIGATION_WORDS[first.kind]}: ${dayWords(first.due)}, ${untilWords(first.due, today)}`}
             />

@@ -1,10 +1,10 @@
 /** Step 10: any vacuum is kept, however it went; the shape of the rise, section by section; or none where none is needed. */
-import { RISE_EXPLANATIONS } from '../../../core/visit/notes';
+import { RISE_EXPLANATIONS } from '../../../core/visit/notes/notes';
 import { RISE_ADVICE } from '../../../words/leaks';
 import { noteForm } from '../../../record/forms';
 import { Fold } from '../../parts/Fold';
 import { TextField } from '../../parts/Field';
-import { useKeptDraft } from '../../data/useKeptDraft';
+import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { SectionDrawing } from '../drawing/SectionDrawing';
 import { NoteCard } from '../panels/NoteCard';
 import { StepCalculator, StepCalculators } from '../panels/StepCalculators';

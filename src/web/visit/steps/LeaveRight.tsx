@@ -1,7 +1,7 @@
 /** Step 13: a checklist that knows what this visit touched, and what the next person should know. */
 import { useState } from 'react';
 import { type CheckItem, checklist, touchedParts } from '../../../core/visit/touched';
-import { isNotDone } from '../../../core/visit/stated';
+import { isNotDone } from '../../../core/visit/notes/stated';
 import { kindForm } from '../../../record/forms';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';

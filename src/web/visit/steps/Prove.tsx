@@ -7,7 +7,7 @@ import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords, untilWords } from '../../../words/dates';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { Fold } from '../../parts/Fold';
-import { DutyMark } from '../../parts/StateMark';
+import { ObligationMark } from '../../parts/StateMark';
 import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { LeaksPanel } from '../panels/LeaksPanel';
 import { SecondTest } from '../panels/LegalTest';
@@ -71,7 +71,7 @@ function Asked() {
       <ul>
         {tests.map((each) => (
           <li key={`${each.pack.id}${each.kind}${String(each.due)}`} className="py-1">
-            <DutyMark
+            <ObligationMark
               state={stateOf(each, today)}
               words={`${OBLIGATION_WORDS[each.kind]}: ${dayWords(each.due)}, ${untilWords(each.due, today)}`}
             />

@@ -1,7 +1,7 @@
 /** Step 8: what was done, said at its place on the drawing: leak, place and joint are known from there. */
 import { useState } from 'react';
 import type { MapPart } from '../../../core/visit/circuit/map';
-import { nextLeaks } from '../../../core/visit/search';
+import { nextLeaks } from '../../../core/visit/leaks/search';
 import { partWords } from '../../../words/circuit';
 import { kindForm, noteForm } from '../../../record/forms';
 import { Button } from '../../parts/Button';

@@ -9,8 +9,8 @@ import {
   searchState,
   signsOf,
   spotsOf,
-} from '../../../core/visit/search';
-import { useLeaksOfKind } from '../../data/queries';
+} from '../../../core/visit/leaks/search';
+import { useLeaksOfKind } from '../../data/api/queries';
 import { kindForm } from '../../../record/forms';
 import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';

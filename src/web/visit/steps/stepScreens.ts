@@ -7,12 +7,12 @@ import { ChargeStep } from './ChargeStep';
 import { Decide } from './Decide';
 import { Evacuate } from './Evacuate';
 import { HandOver } from './HandOver';
-import { HoldStep } from './HoldStep';
+import { PressureTestStep } from './PressureTestStep';
 import { Isolate } from './Isolate';
 import { JudgeStep } from './JudgeStep';
 import { LeaveRight } from './LeaveRight';
 import { Prove } from './Prove';
-import { RaisePressure } from './RaisePressure';
+import { Pressurise } from './Pressurise';
 import { Read } from './Read';
 import { Repair } from './Repair';
 import { Search } from './Search';
@@ -22,12 +22,12 @@ export const STEP_SCREENS: Record<Step, ComponentType> = {
   arrive: Arrive,
   read: Read,
   judge: JudgeStep,
-  raise: RaisePressure,
+  raise: Pressurise,
   search: Search,
   decide: Decide,
   isolate: Isolate,
   repair: Repair,
-  hold: HoldStep,
+  hold: PressureTestStep,
   evacuate: Evacuate,
   charge: ChargeStep,
   prove: Prove,
