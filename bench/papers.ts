@@ -10,11 +10,11 @@ import { SHIPPED_PACKS } from '../src/core/rules/packs/shipped';
 import { demoStory } from '../src/demo/story';
 import { makePapers } from '../src/papers/make';
 import { systemClock } from '../src/server/clock';
-import { outSheets } from '../src/server/exports/tables';
+import { outWorksheets } from '../src/server/exports/tables';
 import { workbookOf } from '../src/server/exports/write';
 import { knownOfFile } from '../src/server/imports/fileKnown';
 import { plannedOf } from '../src/server/imports/plan';
-import { readSheets } from '../src/server/imports/readSheets';
+import { readWorksheets } from '../src/server/imports/readWorksheets';
 import { knownOfStore, knownStore } from '../src/server/imports/storeKnown';
 import { loadLogbook } from '../src/server/exports/logbooks';
 import { fileRecords } from '../src/server/papers/fileRecords';
@@ -67,7 +67,7 @@ async function understanding(): Promise<Comparison> {
     'parsing its CSV alone',
     {
       subject: async () => {
-        plannedOf(await readSheets(Buffer.from(text)), known, {}, 'log.csv', SHIPPED_PACKS);
+        plannedOf(await readWorksheets(Buffer.from(text)), known, {}, 'log.csv', SHIPPED_PACKS);
       },
       baseline: () => {
         Papa.parse(text);
@@ -96,7 +96,7 @@ async function writing(): Promise<Comparison> {
         );
         await loadLogbook(services, company(MACHINES));
         const store = knownStore(services.database.db, services.clock);
-        const sheets = await readSheets(readFileSync(path));
+        const sheets = await readWorksheets(readFileSync(path));
         const { planned } = plannedOf(
           sheets,
           await knownOfStore(store, sheets),
@@ -161,7 +161,7 @@ async function workbook(): Promise<Comparison> {
       subject: async () => {
         await workbookOf(
           await services.database.snapshot((db) =>
-            outSheets(db, services.clock, {}, ['machines', 'gas', 'entries']),
+            outWorksheets(db, services.clock, {}, ['machines', 'gas', 'entries']),
           ),
         );
       },

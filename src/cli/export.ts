@@ -6,7 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import { parseArgs } from 'node:util';
 import { OUT_TABLES, type ExportScope, type OutTable, exportQuery } from '../contract/exports';
 import { problemsOf } from '../core/logbook/problems';
-import { outSheets } from '../server/exports/tables';
+import { outWorksheets } from '../server/exports/tables';
 import { csvOf, workbookOf, zipOf } from '../server/exports/write';
 import { exportText } from '../server/exports/logbooks';
 import type { Services } from '../server/services';
@@ -86,9 +86,9 @@ function streamOf(
       case 'zip':
         return write(zipOf(db, clock, scope, join(data, ATTACHMENTS)));
       case 'xlsx':
-        return write(Readable.from([await workbookOf(await outSheets(db, clock, scope, OUT_TABLES))]));
+        return write(Readable.from([await workbookOf(await outWorksheets(db, clock, scope, OUT_TABLES))]));
       case 'csv':
-        return write(Readable.from((await outSheets(db, clock, scope, [table])).map(csvOf)));
+        return write(Readable.from((await outWorksheets(db, clock, scope, [table])).map(csvOf)));
     }
   });
 }

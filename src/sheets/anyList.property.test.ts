@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { type Logbook, readLogbook } from '../core/logbook/logbook';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
-import { type Sheet, textCell } from './cells';
+import { type Worksheet, textCell } from './cells';
 import { MACHINE, SITE, known } from './known.testkit';
 import { type ImportPlan, planImport } from './plan';
 import { wouldExceed } from './wouldExceed';
@@ -71,7 +71,7 @@ const sheet = fc
       maxLength: 8,
     }),
   )
-  .map(([head, rows]): Sheet => ({
+  .map(([head, rows]): Worksheet => ({
     name: 'list',
     rows: [head, ...rows].map((cells, index) => ({ number: index + 1, cells: cells.map(textCell) })),
   }));

@@ -10,15 +10,15 @@ export interface Cell {
   formula?: true;
 }
 
-export interface SheetRow {
+export interface WorksheetRow {
   /** as the spreadsheet counts it */
   number: number;
   cells: readonly Cell[];
 }
 
-export interface Sheet {
+export interface Worksheet {
   name: string;
-  rows: readonly SheetRow[];
+  rows: readonly WorksheetRow[];
 }
 
 export const EMPTY_CELL: Cell = { text: '', type: 'text' };
@@ -36,4 +36,5 @@ export const nameKey = remembered((name: string): string =>
 );
 
 /** All that stands in a row: two rows of the same text say the same. */
-export const rowText = ({ cells }: SheetRow): string => cells.map(({ text }) => text.trim()).join('\u0000');
+export const rowText = ({ cells }: WorksheetRow): string =>
+  cells.map(({ text }) => text.trim()).join('\u0000');

@@ -2,12 +2,12 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
 import type { Appliance } from '../core/logbook/tables';
-import { type Sheet, textCell } from './cells';
+import { type Worksheet, textCell } from './cells';
 import { MACHINE, SITE, known } from './known.testkit';
 import { type Mapping, mappingSchema } from './mapping';
 import { planImport } from './plan';
 
-const sheetOf = (text: string, name = 'list'): Sheet => ({
+const sheetOf = (text: string, name = 'list'): Worksheet => ({
   name,
   rows: text
     .trim()

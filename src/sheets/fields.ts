@@ -3,9 +3,9 @@ import { nameKey } from './cells';
 import { remembered } from './remembered';
 
 export const SHEET_TABLES = ['sites', 'people', 'appliances', 'cylinders', 'gas', 'inspections'] as const;
-export type SheetTable = (typeof SHEET_TABLES)[number];
+export type WorksheetTable = (typeof SHEET_TABLES)[number];
 
-export interface SheetField {
+export interface WorksheetField {
   field: string;
   /** said on the screen */
   words: string;
@@ -16,55 +16,59 @@ export interface SheetField {
 }
 
 /** `headings`: with a bar between, the likeliest first. */
-const of = (field: string, words: string, headings: string, needed = false): SheetField => ({
+const of = (field: string, words: string, headings: string, needed = false): WorksheetField => ({
   field,
   words,
   ...(needed ? { needed: true } : {}),
   headings: headings.split('|'),
 });
 
-const by = (words: string): SheetField =>
+const by = (words: string): WorksheetField =>
   of(
     'by',
     words,
     'technician|tech|by|engineer|mechanic|done by|person|serviced by|inspector|logged by|worker|name of technician|techniker|monteur|ausgefuhrt von|bearbeiter|prufer|mitarbeiter',
   );
-const note: SheetField = of(
+const note: WorksheetField = of(
   'note',
   'Note',
   'note|notes|remark|remarks|comment|comments|description|bemerkung|bemerkungen|notiz|notizen|anmerkung|anmerkungen',
 );
-const on: SheetField = of(
+const on: WorksheetField = of(
   'on',
   'Day',
   'date|day|on|service date|date of service|date added|when|visit date|work date|inspection date|date of inspection|datum|tag|prufdatum|servicedatum|datum der prufung',
   true,
 );
-const machine: SheetField = of(
+const machine: WorksheetField = of(
   'applianceId',
   'Machine',
   'machine|appliance|unit|system|equipment|asset|machine name|unit name|system name|equipment name|appliance name|anlage|maschine|gerat|anlagenname|kalteanlage|anlagenbezeichnung|bezeichnung|circuit|applianceid',
   true,
 );
-const site: SheetField = of(
+const site: WorksheetField = of(
   'siteId',
   'Site',
   'site|store|location|building|facility|site name|customer|premises|shop|branch|siteid|store name|standort|filiale|markt|betrieb|objekt|niederlassung|liegenschaft|kunde',
 );
-const refrigerant: SheetField = of(
+const refrigerant: WorksheetField = of(
   'refrigerant',
   'Refrigerant',
   'refrigerant|gas|refrigerant type|gas type|type of refrigerant|ref|type of gas|kaltemittel|kaltemitteltyp|kaltemittelart|typ des kaltemittels',
 );
-const owner: SheetField = of('ownerId', 'Owner', 'owner|ownerid|customer name|client|eigentumer|betreiber');
+const owner: WorksheetField = of(
+  'ownerId',
+  'Owner',
+  'owner|ownerid|customer name|client|eigentumer|betreiber',
+);
 /** Beside the name: what tells two machines of one name apart. */
-const machineTag: SheetField = of(
+const machineTag: WorksheetField = of(
   'machineTag',
   'Tag or serial number of the machine',
   'tag|asset tag|unit id|equipment id|machine id|asset id|asset number|tag number|tag no|serial|serial number|serial no|sn|anlagennummer|anlagen nr|inventarnummer|seriennummer|serien nr',
 );
 
-export const FIELDS: Readonly<Record<SheetTable, readonly SheetField[]>> = {
+export const FIELDS: Readonly<Record<WorksheetTable, readonly WorksheetField[]>> = {
   sites: [
     of(
       'name',

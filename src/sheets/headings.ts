@@ -1,7 +1,7 @@
 /** Which field a heading names: as a whole by the words that lists use, or by one word of it that tells. */
 import type { Contents } from './contents';
 import { massUnitOf } from './numbers';
-import { FIELDS, SHEET_TABLES, type SheetTable, headingKey } from './fields';
+import { FIELDS, SHEET_TABLES, type WorksheetTable, headingKey } from './fields';
 
 export type Fields = (string | null)[];
 
@@ -49,7 +49,7 @@ const INSTEAD: readonly (readonly [needed: string, instead: string])[] = [
 
 /** Each field goes to the column whose heading is its likeliest. */
 export function byHeadings(
-  table: SheetTable,
+  table: WorksheetTable,
   keys: readonly string[],
   contents: readonly Contents[] = [],
 ): Fields {
@@ -86,7 +86,7 @@ export function byHeadings(
 
 /** Columns whose headings say nothing of ours, by what stands below. */
 export function withContent(
-  table: SheetTable,
+  table: WorksheetTable,
   fields: Fields,
   keys: readonly string[],
   contents: readonly Contents[],

@@ -1,5 +1,5 @@
 /** Rows that say nothing of one thing: totals, headings that stand again, a row of units below the headings. */
-import { type SheetRow, isBlank, nameKey } from './cells';
+import { type WorksheetRow, isBlank, nameKey } from './cells';
 import { listAnd } from '../words/list';
 import { headingKey } from './fields';
 import { massUnitOf } from './numbers';
@@ -16,7 +16,7 @@ const TOTAL =
 /** A total stands at the front of its row. */
 const FRONT = 3;
 
-export const isTotal = ({ cells }: SheetRow): boolean =>
+export const isTotal = ({ cells }: WorksheetRow): boolean =>
   cells
     .filter((cell) => !isBlank(cell))
     .slice(0, FRONT)
@@ -25,7 +25,7 @@ export const isTotal = ({ cells }: SheetRow): boolean =>
 const SAME_SHARE = 0.6;
 
 /** Most of its cells say what the headings say. */
-export function isHeadAgain({ cells }: SheetRow, headings: readonly string[]): boolean {
+export function isHeadAgain({ cells }: WorksheetRow, headings: readonly string[]): boolean {
   // Most rows say nothing of the kind in their first cell that says something.
   const first = cells.findIndex((cell) => !isBlank(cell));
   if (first < 0 || headingKey(cells[first]?.text ?? '') !== headingKey(headings[first] ?? '')) return false;
@@ -41,7 +41,7 @@ const OTHER_UNITS =
   /^(?:°? ?[cf]|psig?|bar|kpa|%|l|litres?|liters?|m|ft|hours?|h|days?|(?:dd|mm|yyyy|yy|tt|jjjj)(?:[-/. ](?:dd|mm|yyyy|yy|tt|jjjj))*|text|name|no\.?|nr\.?|y ?\/ ?n|yes ?\/ ?no)$/i;
 
 /** Nothing but units, one of them of weight at least. */
-export function isUnits({ cells }: SheetRow): boolean {
+export function isUnits({ cells }: WorksheetRow): boolean {
   const filled = cells.filter((cell) => !isBlank(cell)).map(({ text }) => inBrackets(text));
   return (
     filled.some((text) => massUnitOf(text) !== null) &&
@@ -49,7 +49,7 @@ export function isUnits({ cells }: SheetRow): boolean {
   );
 }
 
-export const unitBelow = ({ cells }: SheetRow, place: number): ReturnType<typeof massUnitOf> =>
+export const unitBelow = ({ cells }: WorksheetRow, place: number): ReturnType<typeof massUnitOf> =>
   massUnitOf(inBrackets(cells[place]?.text ?? ''));
 
 const WHY_WORDS: Readonly<Record<RowLeftOut['why'], string>> = {

@@ -1,8 +1,8 @@
 /** Which row heads a sheet, what kind of list it is, and which column is which field: by headings first, then by what stands below. */
-import { type Cell, EMPTY_CELL, type Sheet, type SheetRow, isBlank } from './cells';
+import { type Cell, EMPTY_CELL, type Worksheet, type WorksheetRow, isBlank } from './cells';
 import { type Carried, columnContents } from './contents';
 import { readDay } from './days';
-import { SHEET_TABLES, type SheetTable, headingKey } from './fields';
+import { SHEET_TABLES, type WorksheetTable, headingKey } from './fields';
 import { type Fields, byHeadings, knownHeading, withContent } from './headings';
 import { isHeadAgain, isTotal, isUnits, unitBelow, type RowLeftOut } from './leftOut';
 import type { Lookups } from './lookups';
@@ -21,13 +21,13 @@ export interface Column {
 }
 
 export interface Matched {
-  sheet: Sheet;
-  table: SheetTable | null;
+  sheet: Worksheet;
+  table: WorksheetTable | null;
   /** it may be either of these, and nothing tells which */
-  either?: readonly SheetTable[];
+  either?: readonly WorksheetTable[];
   columns: readonly Column[];
   /** below the heading, without rows in which nothing stands and those that are left out */
-  rows: readonly SheetRow[];
+  rows: readonly WorksheetRow[];
   leftOut: readonly RowLeftOut[];
 }
 
@@ -39,18 +39,18 @@ const LOOKED_AT = 60;
 interface Guess extends Scored {
   fields: Fields;
   carried: readonly (Carried | null)[];
-  either: readonly SheetTable[];
+  either: readonly WorksheetTable[];
 }
 
 function guess(
   headings: readonly string[],
-  below: readonly SheetRow[],
+  below: readonly WorksheetRow[],
   sheetName: string,
   lookups: Lookups,
-  only: SheetTable | null,
+  only: WorksheetTable | null,
 ): Guess {
   const keys = headings.map(keyOf);
-  const cellsOf = (rows: readonly SheetRow[], column: number): Cell[] =>
+  const cellsOf = (rows: readonly WorksheetRow[], column: number): Cell[] =>
     rows.map(({ cells }) => cells[column] ?? EMPTY_CELL);
   const sample = below.slice(0, LOOKED_AT);
   const contents = headings.map((heading, column) =>
@@ -74,18 +74,18 @@ function guess(
   };
 }
 
-const tableSaid = ({ table }: Mapping, sheet: string): SheetTable | null =>
+const tableSaid = ({ table }: Mapping, sheet: string): WorksheetTable | null =>
   typeof table === 'string' ? table : (table?.[sheet] ?? null);
 
 /** Headings are words: at least two of them, none a number or a day. */
-const looksLikeHead = ({ cells }: SheetRow): boolean =>
+const looksLikeHead = ({ cells }: WorksheetRow): boolean =>
   cells.filter((cell) => !isBlank(cell)).length >= 2 &&
   cells.every((cell) => cell.type === 'text' && !/^[\d.,\s]*\d$/.test(cell.text) && !readDay(cell, 'mdy').ok);
 
-const textsOf = ({ cells }: SheetRow): string[] => cells.map(({ text }) => text.trim());
+const textsOf = ({ cells }: WorksheetRow): string[] => cells.map(({ text }) => text.trim());
 
 /** Two rows of headings as one: the upper one spans the columns to its right until the next. */
-function together(upper: SheetRow, lower: SheetRow): string[] {
+function together(upper: WorksheetRow, lower: WorksheetRow): string[] {
   let spanning = '';
   const width = Math.max(upper.cells.length, lower.cells.length);
   return Array.from({ length: width }, (_, place) => {
@@ -101,10 +101,10 @@ interface Head {
   headings: readonly string[];
   /** index of the first row below */
   from: number;
-  units: SheetRow | null;
+  units: WorksheetRow | null;
 }
 
-function headsOf(filled: readonly SheetRow[]): Head[] {
+function headsOf(filled: readonly WorksheetRow[]): Head[] {
   const heads: Head[] = [];
   const add = (headings: readonly string[], from: number): void => {
     const next = filled[from];
@@ -121,7 +121,7 @@ function headsOf(filled: readonly SheetRow[]): Head[] {
 }
 
 /** Reads a sheet as the kind of list that explains it best; what was said of its columns stands. */
-export function matchSheet(sheet: Sheet, lookups: Lookups, mapping: Mapping): Matched {
+export function matchWorksheet(sheet: Worksheet, lookups: Lookups, mapping: Mapping): Matched {
   const filled = sheet.rows.filter(({ cells }) => cells.some((cell) => !isBlank(cell)));
   const said = tableSaid(mapping, sheet.name);
   const columns = mapping.columns ?? {};
@@ -160,7 +160,7 @@ export function matchSheet(sheet: Sheet, lookups: Lookups, mapping: Mapping): Ma
       : each,
   );
   const leftOut: RowLeftOut[] = head.units ? [{ row: head.units.number, why: 'units' }] : [];
-  const rows: SheetRow[] = [];
+  const rows: WorksheetRow[] = [];
   for (const row of filled.slice(head.from)) {
     if (isTotal(row)) leftOut.push({ row: row.number, why: 'total' });
     else if (isHeadAgain(row, head.headings)) leftOut.push({ row: row.number, why: 'headings' });

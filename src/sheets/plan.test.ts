@@ -4,13 +4,13 @@ import { describe, expect, it } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
 import { bearingByMachine } from '../core/logbook/order';
 import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
-import { type Cell, type Sheet, textCell } from './cells';
+import { type Cell, type Worksheet, textCell } from './cells';
 import { type Mapping, mappingFrom, mappingSchema } from './mapping';
 import { CHARGE, MACHINE, SITE, known } from './known.testkit';
 import { planImport } from './plan';
 import { wouldExceed } from './wouldExceed';
 
-const sheet = (text: string, name = 'list'): Sheet => ({
+const sheet = (text: string, name = 'list'): Worksheet => ({
   name,
   rows: text
     .trim()
@@ -137,7 +137,7 @@ describe('a gas log', () => {
 
   it('refuses formulas cell by cell', () => {
     const cell: Cell = { text: '3 kg', type: 'text', formula: true };
-    const list: Sheet = {
+    const list: Worksheet = {
       name: 'list',
       rows: [
         { number: 1, cells: ['Date', 'Machine', 'Added'].map(textCell) },

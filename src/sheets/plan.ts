@@ -1,24 +1,24 @@
 /** What an import would do: every row understood, in the order in which one needs the other. */
 import type { Entry } from '../core/logbook/entry';
-import type { Sheet } from './cells';
+import type { Worksheet } from './cells';
 import type { Carried } from './contents';
 import { type Fault, gathered } from './fault';
-import { FIELDS, SHEET_TABLES, type SheetTable } from './fields';
+import { FIELDS, SHEET_TABLES, type WorksheetTable } from './fields';
 import { readGas } from './gasLog';
 import { readInspection } from './inspectionLog';
 import type { RowLeftOut } from './leftOut';
 import { type KnownRows, Lookups } from './lookups';
 import type { Mapping } from './mapping';
-import { type Column, type Matched, matchSheet } from './match';
+import { type Column, type Matched, matchWorksheet } from './match';
 import { hanging, isThereIn } from './planned';
 import { Columns, RowReading } from './reading';
 import { readAppliance } from './machineList';
 import { readCylinder, readPerson, readSite } from './rowLists';
 import type { Intake, StagedRow, Understood } from './understood';
 
-export interface SheetPlan {
+export interface WorksheetPlan {
   sheet: string;
-  table: SheetTable | null;
+  table: WorksheetTable | null;
   columns: readonly Column[];
   rows: number;
   /** totals, headings that stand again, rows of units */
@@ -26,7 +26,7 @@ export interface SheetPlan {
 }
 
 export interface ImportPlan {
-  sheets: readonly SheetPlan[];
+  sheets: readonly WorksheetPlan[];
   understood: readonly Understood[];
   faulty: readonly Fault[];
   /** rows that say something new, and those that are there already */
@@ -45,9 +45,9 @@ const READ = {
   cylinders: readCylinder,
   gas: readGas,
   inspections: readInspection,
-} as const satisfies Record<SheetTable, unknown>;
+} as const satisfies Record<WorksheetTable, unknown>;
 
-const LIST_WORDS: Readonly<Record<SheetTable, string>> = {
+const LIST_WORDS: Readonly<Record<WorksheetTable, string>> = {
   sites: 'a list of sites',
   people: 'a list of people',
   appliances: 'a list of machines',
@@ -117,8 +117,12 @@ function sheetFaults({ table, either, columns, rows, sheet }: Matched): Fault[] 
 export type PlanProgress = (done: number, of: number) => void;
 
 /** Sheets in which anything stands, each with what kind of list it is and what its columns are. */
-export const matchedSheets = (sheets: readonly Sheet[], lookups: Lookups, mapping: Mapping): Matched[] =>
-  sheets.map((sheet) => matchSheet(sheet, lookups, mapping)).filter(({ rows }) => rows.length > 0);
+export const matchedWorksheets = (
+  sheets: readonly Worksheet[],
+  lookups: Lookups,
+  mapping: Mapping,
+): Matched[] =>
+  sheets.map((sheet) => matchWorksheet(sheet, lookups, mapping)).filter(({ rows }) => rows.length > 0);
 
 /** Rows whose machine or site stands in a row that is faulty cannot be written without it. */
 function markHanging(understood: readonly Understood[], known: KnownRows): void {
@@ -134,7 +138,7 @@ function markHanging(understood: readonly Understood[], known: KnownRows): void 
 
 /** `file`: its name, said where an entry came from it. */
 export function planImport(
-  sheets: readonly Sheet[],
+  sheets: readonly Worksheet[],
   known: KnownRows,
   mapping: Mapping,
   file: string,
@@ -152,7 +156,7 @@ export function planImport(
     listed: new Map(),
     strangers: { people: new Set(), bottles: new Set() },
   };
-  const matched = matchedSheets(sheets, lookups, mapping);
+  const matched = matchedWorksheets(sheets, lookups, mapping);
   const several = matched.length > 1;
   const understood: Understood[] = [];
   const faulty: Fault[] = [];

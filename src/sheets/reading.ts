@@ -2,7 +2,7 @@
 import { MASS_UNITS, type Mass, type MassUnit } from '../core/quantity/mass';
 import type { Result } from '../core/result';
 import type { Choice } from '../words/choice';
-import { type Cell, EMPTY_CELL, type SheetRow, textCell } from './cells';
+import { type Cell, EMPTY_CELL, type WorksheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
 import type { Asked, Fault, Settles } from './fault';
 import type { Matched } from './match';
@@ -68,7 +68,7 @@ export class Columns {
 
   has = (field: string): boolean => this.places.has(field);
   headingOf = (field: string): string => this.headings.get(field) ?? field;
-  cell = (row: SheetRow, field: string): Cell => {
+  cell = (row: WorksheetRow, field: string): Cell => {
     const place = this.places.get(field);
     if (place === undefined) return EMPTY_CELL;
     const right = this.mapping.cells
@@ -126,7 +126,7 @@ export class RowReading {
   readonly faults: Fault[] = [];
 
   constructor(
-    readonly row: SheetRow,
+    readonly row: WorksheetRow,
     readonly columns: Columns,
   ) {
     for (const cell of row.cells)

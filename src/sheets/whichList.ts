@@ -1,12 +1,12 @@
 /** What kind of list a sheet is: by the fields of its columns and by what stands in them; where two explain it alike, nobody guesses. */
-import type { SheetRow } from './cells';
+import type { WorksheetRow } from './cells';
 import { nameKey } from './cells';
 import type { Contents } from './contents';
-import { FIELDS, SHEET_TABLES, type SheetTable } from './fields';
+import { FIELDS, SHEET_TABLES, type WorksheetTable } from './fields';
 import type { Fields } from './headings';
 
 export interface Scored {
-  table: SheetTable | null;
+  table: WorksheetTable | null;
   score: number;
 }
 
@@ -24,7 +24,7 @@ const LOOKED_AT = 1000;
 
 export function evidenceOf(
   fields: Fields,
-  rows: readonly SheetRow[],
+  rows: readonly WorksheetRow[],
   keys: readonly string[],
   contents: readonly Contents[],
 ): Evidence {
@@ -58,7 +58,12 @@ const listScore = ({ once, otherDays }: Evidence): number =>
   (once === null ? 0 : once < 0.7 ? -5 : 1) - (otherDays ? 1.5 : 0);
 
 /** How well a table explains the columns; 0: it cannot be this one. */
-export function scoreOf(table: SheetTable, fields: Fields, sheetName: string, evidence: Evidence): number {
+export function scoreOf(
+  table: WorksheetTable,
+  fields: Fields,
+  sheetName: string,
+  evidence: Evidence,
+): number {
   const needed = FIELDS[table].filter((each) => each.needed).every(({ field }) => fields.includes(field));
   if (!needed) return 0;
   const matched = fields.filter((field) => field !== null).length;
@@ -89,12 +94,12 @@ export function scoreOf(table: SheetTable, fields: Fields, sheetName: string, ev
 /** Closer than this two kinds of lists explain a sheet alike. */
 const ALIKE = 1;
 /** A list of one of these read as the other writes what never was. */
-const CONFUSED: readonly SheetTable[] = ['gas', 'appliances', 'inspections'];
+const CONFUSED: readonly WorksheetTable[] = ['gas', 'appliances', 'inspections'];
 
 export function decided<Candidate extends Scored>(
   candidates: readonly Candidate[],
-  only: SheetTable | null,
-): { best: Candidate | null; either: SheetTable[] } {
+  only: WorksheetTable | null,
+): { best: Candidate | null; either: WorksheetTable[] } {
   const ranked = [...candidates].sort((a, b) => b.score - a.score);
   const [best, second] = ranked;
   if (only !== null) return { best: best ?? null, either: [] };
@@ -108,7 +113,7 @@ export function decided<Candidate extends Scored>(
 }
 
 /** The table that has all the fields that were said. */
-export function tableOfFields(columns: readonly { field: string | null }[]): SheetTable | null {
+export function tableOfFields(columns: readonly { field: string | null }[]): WorksheetTable | null {
   const fields = columns.flatMap(({ field }) => field ?? []);
   if (fields.length === 0) return null;
   return (

@@ -11,11 +11,11 @@ import { staysOutWords } from '../../words/staysOut';
 import { systemClock } from '../clock';
 import { knownOfFile } from '../imports/fileKnown';
 import { plannedOf } from '../imports/plan';
-import { readSheets } from '../imports/readSheets';
+import { readWorksheets } from '../imports/readWorksheets';
 import { unzipped } from '../imports/unzip';
 import { exported } from '../exported.testkit';
 import { added, entry, machine, openCompany, site } from '../company.testkit';
-import { type OutSheet, outSheets } from './tables';
+import { type OutWorksheet, outWorksheets } from './tables';
 import { csvOf, workbookOf, zipOf } from './write';
 
 let story: ServedStory;
@@ -78,14 +78,14 @@ describe('a part of the logbook', () => {
 
 describe('tables', () => {
   const sheetsOf = (tables = OUT_TABLES) =>
-    outSheets(story.services.database.db, story.services.clock, {}, tables);
+    outWorksheets(story.services.database.db, story.services.clock, {}, tables);
 
   it('of machines, gas and inspections are all known when they are brought in again', async () => {
     const known = knownOfFile(whole, systemClock('2026-11-23'));
     for (const table of ['machines', 'gas', 'inspections'] as const) {
       const [sheet] = await sheetsOf([table] as never);
       if (!sheet) throw new Error(table);
-      const read = await readSheets(Buffer.from(csvOf(sheet)));
+      const read = await readWorksheets(Buffer.from(csvOf(sheet)));
       const { preview } = plannedOf(read, known, {}, `${table}.csv`, SHIPPED_PACKS);
       expect([table, preview.ready, preview.known, preview.faulty.slice(0, 2)]).toEqual([
         table,
@@ -99,7 +99,7 @@ describe('tables', () => {
 
   it('as a workbook say the same as one by one', async () => {
     const sheets = await sheetsOf();
-    const read = await readSheets(await workbookOf(sheets));
+    const read = await readWorksheets(await workbookOf(sheets));
     expect(read.map(({ name }) => name)).toEqual([...OUT_TABLES]);
     const gas = sheets.find(({ name }) => name === 'gas');
     const back = read.find(({ name }) => name === 'gas');
@@ -134,7 +134,7 @@ describe('tables', () => {
       added('b', 'm', 0, { on: '2026-06-30', mass: null, massUnknown: 'scale broken' }),
     ]);
     const { database, clock } = company.services;
-    const [gas] = await outSheets(database.db, clock, {}, ['gas']);
+    const [gas] = await outWorksheets(database.db, clock, {}, ['gas']);
     const told = gas?.rows.map((row) =>
       Object.fromEntries(
         gas.head.map((heading, column) => [heading.replace(' (worked out)', ''), row[column]]),
@@ -160,9 +160,9 @@ describe('tables', () => {
       },
     ]);
     // Of a part of the logbook the rates are those of the whole.
-    const [part] = await outSheets(database.db, clock, { from: '2026-06-01' }, ['gas']);
+    const [part] = await outWorksheets(database.db, clock, { from: '2026-06-01' }, ['gas']);
     expect(part?.rows).toEqual(gas?.rows.slice(2));
-    const book = await unzipped(await workbookOf([gas as OutSheet]), {
+    const book = await unzipped(await workbookOf([gas as OutWorksheet]), {
       total: 1e8,
       entries: 99,
       wants: () => true,

@@ -12,11 +12,11 @@ import { added, openCompany } from '../company.testkit';
 import { knownOfFile, presentOfFile } from '../imports/fileKnown';
 import { mergeOf } from '../imports/merge';
 import { plannedOf } from '../imports/plan';
-import { readSheets } from '../imports/readSheets';
+import { readWorksheets } from '../imports/readWorksheets';
 import { exported } from '../exported.testkit';
 import { loadLogbook } from './logbooks';
 import { manyPairs, pair } from '../pairs.testkit';
-import { outSheets } from './tables';
+import { outWorksheets } from './tables';
 import { csvOf } from './write';
 
 const PAIRS = 25;
@@ -93,9 +93,9 @@ it('lists of random logbooks are all known when they are brought in again', asyn
   await loadLogbook(company.services, all);
   const known = knownOfFile(all, systemClock('2028-01-01'));
   for (const table of ['gas', 'inspections', 'machines'] as const) {
-    const [sheet] = await outSheets(company.services.database.db, company.services.clock, {}, [table]);
+    const [sheet] = await outWorksheets(company.services.database.db, company.services.clock, {}, [table]);
     if (!sheet) throw new Error(table);
-    const read = await readSheets(Buffer.from(csvOf(sheet)));
+    const read = await readWorksheets(Buffer.from(csvOf(sheet)));
     const { preview } = plannedOf(read, known, {}, `${table}.csv`, SHIPPED_PACKS);
     expect(preview.faulty.slice(0, 3), table).toEqual([]);
     expect([table, preview.ready, preview.known]).toEqual([table, 0, sheet.rows.length]);

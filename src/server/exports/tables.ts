@@ -18,7 +18,7 @@ import { type Read, readOut } from './readOut';
 /** A day is written as such: a spreadsheet then sorts and counts it. */
 export type OutCell = string | number | { day: string } | null;
 
-export interface OutSheet {
+export interface OutWorksheet {
   name: OutTable;
   head: readonly string[];
   rows: readonly (readonly OutCell[])[];
@@ -27,7 +27,7 @@ export interface OutSheet {
 const day = (text: string | null | undefined): OutCell => (text == null ? null : { day: text });
 const text = (value: string | null | undefined): OutCell => value ?? null;
 
-type Make = (read: Read) => Omit<OutSheet, 'name'>;
+type Make = (read: Read) => Omit<OutWorksheet, 'name'>;
 
 const placeOf = ({ machines, sites }: Read, id: string | null | undefined): [OutCell, OutCell] => {
   const machine = machines.get(id ?? '');
@@ -248,12 +248,12 @@ function said(read: Read, entry: Entry): string {
 }
 
 /** The tables that are asked for, as of one moment. */
-export async function outSheets(
+export async function outWorksheets(
   db: Tables,
   clock: Clock,
   asked: ExportScope,
   tables: readonly OutTable[],
-): Promise<OutSheet[]> {
+): Promise<OutWorksheet[]> {
   const read = await readOut(db, clock, asked);
   return tables.map((name) => ({ name, ...MAKE[name](read) }));
 }

@@ -10,7 +10,7 @@ import type { Clock } from '../clock';
 import { exportText } from './logbooks';
 import { LOGBOOK_NAME } from '../imports/planFile';
 import type { Tables } from '../store/database';
-import type { OutCell, OutSheet } from './tables';
+import type { OutCell, OutWorksheet } from './tables';
 
 /** What a spreadsheet would take for a formula gets a mark before it; numbers below zero are none. */
 const FORMULAE = /^[=@\t\r]|^[+-](?![\d.,\s]*$)/;
@@ -19,14 +19,14 @@ const plain = (cell: OutCell): string | number =>
   cell === null ? '' : typeof cell === 'object' ? cell.day : cell;
 
 /** With the mark that tells every program that it is UTF-8. */
-export const csvOf = ({ head, rows }: OutSheet): string =>
+export const csvOf = ({ head, rows }: OutWorksheet): string =>
   `\uFEFF${Papa.unparse({ fields: [...head], data: rows.map((row) => row.map(plain)) }, { escapeFormulae: FORMULAE, newline: '\r\n' })}\r\n`;
 
 const WIDTH = 18;
 const midnightOf = (day: string): Date => new Date(`${day}T00:00:00Z`);
 
 /** A filter over the heading of each sheet; the package has none of its own. */
-const withFilter = (sheet: string, { head, rows }: OutSheet): string =>
+const withFilter = (sheet: string, { head, rows }: OutWorksheet): string =>
   sheet.replace(
     '</sheetData>',
     `</sheetData><autoFilter ref="A1:${columnName(head.length)}${String(rows.length + 1)}"/>`,
@@ -39,7 +39,7 @@ function columnName(column: number): string {
 }
 const LETTERS = 26;
 
-export async function workbookOf(sheets: readonly OutSheet[]): Promise<Buffer> {
+export async function workbookOf(sheets: readonly OutWorksheet[]): Promise<Buffer> {
   const written = writeExcelFile(
     sheets.map(({ name, head, rows }) => ({
       sheet: name,

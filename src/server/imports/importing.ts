@@ -17,7 +17,7 @@ import type { Database } from '../store/database';
 import type { ImportStore } from '../store/imports';
 import { ImportJobs, type KeptJob } from './jobs';
 import { type PlannedFile, headingsOf } from './planFile';
-import { MOST_FILE_BYTES } from './readSheets';
+import { MOST_FILE_BYTES } from './readWorksheets';
 import { readingChild } from './readingChild';
 import { chosenRows } from './chosenRows';
 import type { FromChild } from './task';

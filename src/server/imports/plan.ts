@@ -3,7 +3,7 @@ import type { ImportPreview } from '../../contract/imports';
 import type { IssuedRow } from '../../contract/papers';
 import type { Entry } from '../../core/logbook/entry';
 import { type Packs } from '../../core/rules/packs/shipped';
-import { type Sheet } from '../../sheets/cells';
+import { type Worksheet } from '../../sheets/cells';
 import { type KnownRows, Lookups } from '../../sheets/lookups';
 import { type Mapping, rowName } from '../../sheets/mapping';
 import { type ImportPlan, type PlanProgress, planImport } from '../../sheets/plan';
@@ -46,7 +46,7 @@ export const rowKey = ({ sheet, row }: Pick<Understood, 'sheet' | 'row'>): strin
 
 /** Machines that any cell of the sheets names: their entries are wanted to know what is there already. */
 export function machinesNamed(
-  sheets: readonly Sheet[],
+  sheets: readonly Worksheet[],
   known: Omit<KnownRows, 'entriesOf' | 'hasEntry' | 'isUndone'>,
 ): string[] {
   const lookups = new Lookups({
@@ -68,7 +68,7 @@ export function machinesNamed(
 }
 
 export function plannedOf(
-  sheets: readonly Sheet[],
+  sheets: readonly Worksheet[],
   known: KnownRows,
   mapping: Mapping,
   file: string,

@@ -4,17 +4,17 @@ import type { RowTable } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Revision } from '../../core/logbook/tables';
 import type { Packs } from '../../core/rules/packs/shipped';
-import type { Sheet } from '../../sheets/cells';
+import type { Worksheet } from '../../sheets/cells';
 import { type KnownRows, Lookups } from '../../sheets/lookups';
 import type { Mapping } from '../../sheets/mapping';
 import type { Column } from '../../sheets/match';
-import { type PlanProgress, matchedSheets } from '../../sheets/plan';
+import { type PlanProgress, matchedWorksheets } from '../../sheets/plan';
 import { wouldExceed } from '../../sheets/wouldExceed';
 import { inChainOrder } from '../store/seal';
 import { comesAlong } from './comesAlong';
 import { type Present, logbookIn, mergeOf } from './merge';
 import { type PlannedRow, SHOWN_ROWS, neededOf, plannedOf } from './plan';
-import { isZip, readSheets } from './readSheets';
+import { isZip, readWorksheets } from './readWorksheets';
 import { unzipped } from './unzip';
 
 export interface PlannedFile {
@@ -32,7 +32,7 @@ export interface PlanFor {
   remembered: (headings: string) => Promise<Mapping | null>;
   packs: Packs;
   /** what is there already of what these sheets name */
-  known: (sheets: readonly Sheet[]) => Promise<KnownRows>;
+  known: (sheets: readonly Worksheet[]) => Promise<KnownRows>;
   /** the same of machines by their ids */
   knownMachines: (ids: readonly string[]) => Promise<KnownRows>;
   /** a logbook is held against single rows, and entries of these ids */
@@ -63,11 +63,11 @@ export const headingsOf = (sheets: readonly { columns: readonly Pick<Column, 'he
 export async function planFile(bytes: Buffer, plan: PlanFor, progress: PlanProgress): Promise<PlannedFile> {
   const text = await logbookText(bytes);
   if (text === null) {
-    const sheets = await readSheets(bytes);
+    const sheets = await readWorksheets(bytes);
     const known = await plan.known(sheets);
     const before = plan.mapping.columns
       ? null
-      : await plan.remembered(headingsOf(matchedSheets(sheets, new Lookups(known), plan.mapping)));
+      : await plan.remembered(headingsOf(matchedWorksheets(sheets, new Lookups(known), plan.mapping)));
     const mapping = { ...before, ...plan.mapping };
     const { preview, planned, there } = plannedOf(sheets, known, mapping, plan.name, plan.packs, progress);
     return { preview, planned: [...planned], revisions: [], there };

@@ -3,17 +3,17 @@ import { describe, expect, it } from 'vitest';
 import writeExcelFile from 'write-excel-file/node';
 import yazl from 'yazl';
 import { FileRefused } from './refused';
-import { readSheets } from './readSheets';
+import { readWorksheets } from './readWorksheets';
 import { unzipped } from './unzip';
 
 const csv = async (text: string): Promise<string[][]> => {
-  const [sheet] = await readSheets(Buffer.from(text));
+  const [sheet] = await readWorksheets(Buffer.from(text));
   return (sheet?.rows ?? []).map(({ cells }) => cells.map((cell) => cell.text));
 };
 
 async function refusalOf(bytes: Buffer): Promise<string> {
   try {
-    await readSheets(bytes);
+    await readWorksheets(bytes);
   } catch (error) {
     if (error instanceof FileRefused) return error.message;
     throw error;
@@ -82,12 +82,12 @@ describe('CSV', () => {
 
   it('in UTF-16 with its mark', async () => {
     const bytes = Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from('a,b\n1,ł', 'utf16le')]);
-    const [sheet] = await readSheets(bytes);
+    const [sheet] = await readWorksheets(bytes);
     expect(sheet?.rows[1]?.cells[1]?.text).toBe('ł');
   });
 
   it('keeps formulas as such, and reads what our own lists mark as none', async () => {
-    const [sheet] = await readSheets(Buffer.from("a,b,c\n=1+1,'=text,-3"));
+    const [sheet] = await readWorksheets(Buffer.from("a,b,c\n=1+1,'=text,-3"));
     expect(sheet?.rows[1]?.cells).toEqual([
       { text: '=1+1', type: 'text', formula: true },
       { text: '=text', type: 'text' },
@@ -108,7 +108,7 @@ describe('workbooks', () => {
         { value: 12.5, type: Number },
       ],
     ]).toBuffer();
-    const [sheet] = await readSheets(bytes);
+    const [sheet] = await readWorksheets(bytes);
     expect(sheet?.rows[1]).toEqual({
       number: 2,
       cells: [
@@ -120,7 +120,7 @@ describe('workbooks', () => {
 
   it('marks cells that were computed from others', async () => {
     const bytes = await workbook('<row r="1"><c r="A1"><v>4</v></c><c r="B1"><f>A1*2</f><v>8</v></c></row>');
-    const [sheet] = await readSheets(bytes);
+    const [sheet] = await readWorksheets(bytes);
     expect(sheet?.rows[0]?.cells.map((cell) => cell.formula ?? false)).toEqual([false, true]);
   });
 });

@@ -2,7 +2,7 @@
 import { ROW_TABLES, type RowTable, figureId } from '../../contract/rows';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../../core/logbook/tables';
-import type { Sheet } from '../../sheets/cells';
+import type { Worksheet } from '../../sheets/cells';
 import { idAgain } from '../../sheets/understood';
 import type { KnownRows } from '../../sheets/lookups';
 import { type Mapping, mappingSchema } from '../../sheets/mapping';
@@ -70,7 +70,7 @@ export function openKnown(url: string, clock: Clock): KnownStore {
 
 export async function knownOfStore(
   { store, clock }: KnownStore,
-  sheets: readonly Sheet[],
+  sheets: readonly Worksheet[],
   machines: readonly string[] = [],
 ): Promise<KnownRows> {
   const rowsOf = async <Row extends object>(table: RowTable): Promise<Row[]> =>

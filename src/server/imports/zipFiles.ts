@@ -4,7 +4,7 @@ import { contentHash, keepFile } from '../files/keptFile';
 import { PAPER_NAME } from '../papers/issuing';
 import { PHOTO_NAME } from '../files/photos';
 import { LOGBOOK_LIMITS } from './planFile';
-import { isZip } from './readSheets';
+import { isZip } from './readWorksheets';
 import type { PlannedRow } from './plan';
 import { unzippedOneByOne } from './unzip';
 

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choices } from '../parts/Choices';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { AddPerson } from '../forms/AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
 import { useWriter } from '../data/device/writer';
@@ -11,7 +11,7 @@ export function Settings({ onClose }: { onClose: () => void }) {
   const { here, person, choose } = useWriter();
   const [look, setLook] = useState<Look>(storedLook);
   return (
-    <Sheet title="Who is writing" onClose={onClose}>
+    <Dialog title="Who is writing" onClose={onClose}>
       <p className="mb-3 text-soft">
         Every entry carries this name. Accounts with passwords come later; until then the app answers on this
         machine only.
@@ -56,6 +56,6 @@ export function Settings({ onClose }: { onClose: () => void }) {
           </li>
         ))}
       </ul>
-    </Sheet>
+    </Dialog>
   );
 }

@@ -3,8 +3,8 @@ import { Suspense, lazy, useState } from 'react';
 import { PenLine } from 'lucide-react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import clsx from 'clsx';
-import { useWriteSheet } from '../data/addresses/writeSheet';
-import { useLogSheet } from '../data/addresses/logSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
+import { useLogDialog } from '../data/addresses/logDialog';
 import { useFetchedAhead } from './ahead';
 import { RAIL } from './places';
 import { MessageLine } from './MessageLine';
@@ -15,7 +15,7 @@ import { useWriter } from '../data/device/writer';
 import { WaitingStrip } from '../forms/WaitingDeeds';
 
 const LogGas = lazy(() => import('../forms/gas/LogGas'));
-const WriteSheet = lazy(() => import('../forms/WriteSheet'));
+const WriteDialog = lazy(() => import('../forms/WriteDialog'));
 
 /** Beside the places: on a phone they stand in the sheet of the last button. */
 const PLACES = RAIL.toSorted((a, b) => Number(a.beside ?? false) - Number(b.beside ?? false));
@@ -28,8 +28,8 @@ export function Shell() {
   const { person } = useWriter();
   const { pathname } = useLocation();
   const [settings, setSettings] = useState(false);
-  const log = useLogSheet();
-  const write = useWriteSheet();
+  const log = useLogDialog();
+  const write = useWriteDialog();
   useShortcuts();
   useFetchedAhead();
   return (
@@ -81,7 +81,7 @@ export function Shell() {
         </Suspense>
         <Suspense>
           {log.open && <LogGas />}
-          {write.request && <WriteSheet />}
+          {write.request && <WriteDialog />}
         </Suspense>
       </Mishap>
       <MessageLine />

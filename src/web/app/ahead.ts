@@ -4,7 +4,7 @@ import { SCREENS } from './places';
 
 const NEXT = [
   () => import('../forms/gas/LogGas'),
-  () => import('../forms/WriteSheet'),
+  () => import('../forms/WriteDialog'),
   ...SCREENS.flatMap(({ ahead }) => ahead ?? []),
 ];
 

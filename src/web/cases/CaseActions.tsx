@@ -4,7 +4,7 @@ import { labelOf } from '../../core/logbook/leakLabels';
 import { periodOn } from '../../core/rules/inForce';
 import type { CaseStanding } from '../../core/rules/caseDeadlines';
 import { type FormKind, kindForm } from '../../record/forms';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import type { MachineView } from '../data/api/machineView';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
@@ -72,7 +72,7 @@ export function CaseActions({
   view: MachineView;
   found: CaseStanding;
 }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   if (found.state === 'closed') return null;
   return (
     <Section title="Next">

@@ -5,8 +5,8 @@ import { COMPANY_ID, type RowTable } from '../../contract/rows';
 import { useCompany, useVerify } from '../data/api/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
-import { HistorySheet } from '../forms/rows/RowHistory';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { HistoryDialog } from '../forms/rows/RowHistory';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { type Opened, type Open, Line, People, Owners, Instruments } from './Tables';
 import { countWords } from '../../words/counts';
 
@@ -31,11 +31,11 @@ export default function CompanyPage() {
         </div>
       </div>
       {opened?.how === 'history' && (
-        <HistorySheet table={opened.table} id={opened.id} title={opened.title} onClose={close} />
+        <HistoryDialog table={opened.table} id={opened.id} title={opened.title} onClose={close} />
       )}
-      {opened?.how === 'change' && <RowSheet table={opened.table} id={opened.id} onClose={close} />}
+      {opened?.how === 'change' && <RowDialog table={opened.table} id={opened.id} onClose={close} />}
       {opened?.how === 'add' && (
-        <RowSheet
+        <RowDialog
           table={opened.table}
           id={opened.id}
           fresh={opened.table === 'company' ? {} : { id: opened.id, ...FRESH[opened.table] }}

@@ -10,8 +10,8 @@ import { cylinderFlowWords } from '../panels/CylinderList';
 import { Button } from '../parts/Button';
 import { Empty, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
-import { HistorySheet } from '../forms/rows/RowHistory';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { HistoryDialog } from '../forms/rows/RowHistory';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { PURPOSE_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 import { massWords } from '../../words/weights';
@@ -56,7 +56,7 @@ export default function GasPage() {
         }}
       </LoadedPages>
       {adding !== null && (
-        <RowSheet table="cylinders" id={adding} fresh={{ id: adding }} onClose={() => setAdding(null)} />
+        <RowDialog table="cylinders" id={adding} fresh={{ id: adding }} onClose={() => setAdding(null)} />
       )}
     </Page>
   );
@@ -130,10 +130,10 @@ function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly C
         })}
       </ul>
       {opened?.how === 'change' && (
-        <RowSheet table="cylinders" id={opened.bottle.id} onClose={() => setOpened(null)} />
+        <RowDialog table="cylinders" id={opened.bottle.id} onClose={() => setOpened(null)} />
       )}
       {opened?.how === 'history' && (
-        <HistorySheet
+        <HistoryDialog
           table="cylinders"
           id={opened.bottle.id}
           title={opened.bottle.serial}

@@ -1,7 +1,7 @@
 /** Machines that cannot be judged stand in sight: unknown never reads as fine. */
 import { Link } from 'react-router';
 import { useMachinePages } from '../data/api/queries';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { MoreRows, rowsOf } from '../parts/Pages';
@@ -19,7 +19,7 @@ export const useUnjudged = (site: string | null) =>
 
 /** Machines of which nobody can say what is due: never counted among those where nothing is. */
 export function CannotBeJudged({ pages }: { pages: ReturnType<typeof useUnjudged> }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   const rows = rowsOf(pages, ({ appliance }) => appliance.id);
   const count = pages.data?.pages[0]?.count ?? 0;
   if (rows.length === 0) return null;

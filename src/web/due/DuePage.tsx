@@ -3,7 +3,7 @@ import { lazy } from 'react';
 import { useSearchParams } from 'react-router';
 import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
 import { useClock, useDueCounts, useDuePages, useMachines, useSite, useToday } from '../data/api/queries';
-import { useLogSheet } from '../data/addresses/logSheet';
+import { useLogDialog } from '../data/addresses/logDialog';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -18,7 +18,7 @@ const BeginHere = lazy(() => import('./BeginHere'));
 
 export function DuePage() {
   const machines = useMachines({ limit: 1 });
-  const sheet = useLogSheet();
+  const sheet = useLogDialog();
   const [params] = useSearchParams();
   const site = useSite(params.get('site')).data;
   const today = useToday(site?.timezone ?? HERE);

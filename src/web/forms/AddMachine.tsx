@@ -12,7 +12,7 @@ import { useAddMachine, useSite, useSites, useToday } from '../data/api/queries'
 import { useWriter } from '../data/device/writer';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { FIRST, MORE, freshMachine, makeIds, newMachineOf } from './addMachineForm';
 import { FieldControl } from './FieldControl';
 import { Refused } from './Refused';
@@ -32,20 +32,20 @@ export function AddMachine({
   const sites = useSites().data?.rows ?? [];
   if (sites.length === 0) {
     return (
-      <Sheet title="Add a machine" onClose={onClose}>
+      <Dialog title="Add a machine" onClose={onClose}>
         <p className="mb-4">A machine stands at a site. Add the site first.</p>
         <Button weight="main" onClick={onAddSite}>
           Add a site
         </Button>
-      </Sheet>
+      </Dialog>
     );
   }
   // Of several sites only a person knows which.
   const only = sites.length === 1 ? (sites[0]?.id ?? '') : '';
-  return <MachineSheet initialSite={initialSite || only} onClose={onClose} />;
+  return <MachineDialog initialSite={initialSite || only} onClose={onClose} />;
 }
 
-function MachineSheet({ onClose, initialSite }: { onClose: () => void; initialSite: string }) {
+function MachineDialog({ onClose, initialSite }: { onClose: () => void; initialSite: string }) {
   const { person } = useWriter();
   const add = useAddMachine();
   const navigate = useNavigate();
@@ -91,7 +91,7 @@ function MachineSheet({ onClose, initialSite }: { onClose: () => void; initialSi
       />
     ));
   return (
-    <Sheet
+    <Dialog
       title="Add a machine"
       subtitle="One refrigerant circuit"
       onClose={onClose}
@@ -125,6 +125,6 @@ function MachineSheet({ onClose, initialSite }: { onClose: () => void; initialSi
         <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
-    </Sheet>
+    </Dialog>
   );
 }

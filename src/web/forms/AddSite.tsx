@@ -5,7 +5,7 @@ import { packsOf } from '../../core/rules/packs/countries';
 import type { Values } from '../../record/field';
 import { FROM_THE_BEGINNING } from '../../record/rows/rowLines';
 import { HERE } from '../data/device/here';
-import { RowSheet } from './rows/RowSheet';
+import { RowDialog } from './rows/RowDialog';
 import { zonesOf } from './timeZones';
 
 function ofCountry(country: string): Values {
@@ -20,7 +20,7 @@ function ofCountry(country: string): Values {
 export function AddSite({ onClose }: { onClose: (added?: string) => void }) {
   const [id] = useState(() => uuidv7());
   return (
-    <RowSheet
+    <RowDialog
       table="sites"
       id={id}
       fresh={{

@@ -13,7 +13,7 @@ import { CheckField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
 import { SaveBar } from './SaveBar';
 import { rowsOf } from '../parts/Pages';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import type { MachineView } from '../data/api/machineView';
 
 export function FeedsPanel({ view }: { view: MachineView }) {
@@ -31,7 +31,7 @@ export function FeedsPanel({ view }: { view: MachineView }) {
       }
     >
       <Fed fed={fed} name={appliance.name} />
-      {changing && <FeedsSheet view={view} onClose={() => setChanging(false)} />}
+      {changing && <FeedsDialog view={view} onClose={() => setChanging(false)} />}
     </Section>
   );
 }
@@ -81,7 +81,7 @@ function Fed({ fed: { tag, spaces, circuits }, name }: { fed: Feeds; name: strin
   );
 }
 
-function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void }) {
+function FeedsDialog({ view, onClose }: { view: MachineView; onClose: () => void }) {
   const { appliance, spaces, site } = view.machine;
   const change = useChangeRows();
   const { person } = useWriter();
@@ -122,7 +122,7 @@ function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void 
     );
   };
   return (
-    <Sheet
+    <Dialog
       title="What feeds what"
       subtitle={`${appliance.name} · ${site.name}`}
       onClose={onClose}
@@ -161,6 +161,6 @@ function FeedsSheet({ view, onClose }: { view: MachineView; onClose: () => void 
         onChange={(event) => setAssembly(event.target.value)}
       />
       <WriterField />
-    </Sheet>
+    </Dialog>
   );
 }

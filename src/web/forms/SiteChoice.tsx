@@ -5,7 +5,7 @@ import { useSite, useSites } from '../data/api/queries';
 import { Fault, inputShape } from '../parts/Field';
 import { SearchInput } from '../parts/SearchInput';
 import { Loaded } from '../parts/Page';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 
 export function SiteChoice({
   label,
@@ -65,7 +65,7 @@ export function SiteChoice({
       )}
       {error && <Fault>{error}</Fault>}
       {picking && (
-        <SiteSheet
+        <SiteDialog
           title={label}
           none={none}
           onClose={() => setPicking(false)}
@@ -79,7 +79,7 @@ export function SiteChoice({
   );
 }
 
-function SiteSheet({
+function SiteDialog({
   title,
   none,
   onPick,
@@ -94,7 +94,7 @@ function SiteSheet({
   const sites = useSites(useDeferredValue(text));
   const row = 'min-h-14 w-full cursor-pointer py-2 text-left font-semibold';
   return (
-    <Sheet title={title} onClose={onClose}>
+    <Dialog title={title} onClose={onClose}>
       <SearchInput
         autoFocus
         label="Find a site by its name"
@@ -124,6 +124,6 @@ function SiteSheet({
           </ul>
         )}
       </Loaded>
-    </Sheet>
+    </Dialog>
   );
 }

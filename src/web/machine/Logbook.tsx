@@ -14,7 +14,7 @@ import { dateWords } from '../../words/dates';
 import { isCorrectable } from '../../record/forms';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/api/machineView';
-import { VoidSheet } from '../forms/VoidSheet';
+import { VoidDialog } from '../forms/VoidDialog';
 import { countWords } from '../../words/counts';
 
 const SHOWN = 25;
@@ -75,7 +75,7 @@ export function Logbook({ view }: { view: MachineView }) {
           Show all {entries.length}
         </Button>
       )}
-      {voiding && <VoidSheet entry={voiding} view={view} onClose={() => setVoiding(null)} />}
+      {voiding && <VoidDialog entry={voiding} view={view} onClose={() => setVoiding(null)} />}
     </Section>
   );
 }

@@ -2,7 +2,7 @@
 import { Suspense, lazy, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { summaryOf } from '../../core/rules/summary';
-import { useLogSheet } from '../data/addresses/logSheet';
+import { useLogDialog } from '../data/addresses/logDialog';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { MachineMark } from '../parts/StateMark';
@@ -19,7 +19,7 @@ import { Temporary } from './Temporary';
 import { type MachineView, useMachineView } from '../data/api/machineView';
 import { WhatIf } from '../panels/WhatIf';
 import { HistorySection } from '../forms/rows/RowHistory';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { Visits } from './Visits';
 import { Opening } from './Opening';
 import { PapersOf } from './PapersOf';
@@ -46,7 +46,7 @@ export default function MachinePage() {
 
 function Shown({ view }: { view: MachineView }) {
   const { machine, standing, system } = view;
-  const sheet = useLogSheet();
+  const sheet = useLogDialog();
   const [changing, setChanging] = useState(false);
   const { appliance, site, spaces } = machine;
   const served = spaces.filter((space) => appliance.serves?.includes(space.id)).map((space) => space.name);
@@ -130,7 +130,7 @@ function Shown({ view }: { view: MachineView }) {
       <Visits view={view} />
       <Logbook view={view} />
       <HistorySection table="appliances" id={appliance.id} title="History of the machine’s record" />
-      {changing && <RowSheet table="appliances" id={appliance.id} onClose={() => setChanging(false)} />}
+      {changing && <RowDialog table="appliances" id={appliance.id} onClose={() => setChanging(false)} />}
     </Page>
   );
 }

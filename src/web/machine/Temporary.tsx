@@ -1,13 +1,13 @@
 /** The register of what should not stay: temporary parts with the day by which they go. */
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { dayWords } from '../../words/dates';
 import type { MachineView } from '../data/api/machineView';
 
 export function Temporary({ view }: { view: MachineView }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   const parts = temporaryParts(fittedParts(view.standing.history.entries));
   return (
     <Section title="Temporary parts">

@@ -1,11 +1,11 @@
 /** Everything else that can be written down, in the order of the work. */
 import { DropdownMenu } from 'radix-ui';
 import { FORM_KINDS, kindForm } from '../../record/forms';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import { Button } from '../parts/Button';
 
 export function WriteMenu({ machineId }: { machineId: string }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>

@@ -6,10 +6,10 @@ import { unjudged } from '../../core/rules/unjudged';
 import { Button } from '../parts/Button';
 import { unjudgedSentence } from '../../words/rod';
 import { SayRefrigerant } from './SayRefrigerant';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 
 export function CannotJudge({ standing, system }: { standing: Standing; system: MassSystem }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   const cannot = unjudged(standing);
   if (!cannot) return null;
   const machineId = standing.history.appliance.id;

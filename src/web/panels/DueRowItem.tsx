@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
 import { ANSWERS } from '../../record/answers';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import { Button, ButtonLink } from '../parts/Button';
 import { RodDrawing } from '../parts/Rod';
 import { ObligationMark } from '../parts/StateMark';
@@ -16,7 +16,7 @@ export const casePath = (machineId: string, pack: string, openedOn: string): str
   `/machines/${encodeURIComponent(machineId)}/cases/${pack}/${openedOn}`;
 
 export function DueRowItem({ row }: { row: DueRow }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   const kind = row.kind;
   const answer = ANSWERS[kind];
   const due = dayOf(row.due);

@@ -3,7 +3,7 @@ import { stateOf, openObligations } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from './CannotJudge';
 import { ANSWERS } from '../../record/answers';
-import { useWriteSheet } from '../data/addresses/writeSheet';
+import { useWriteDialog } from '../data/addresses/writeDialog';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { ObligationMark } from '../parts/StateMark';
@@ -16,7 +16,7 @@ import type { MachineView } from '../data/api/machineView';
 const SHOWN = 6;
 
 export function Obligations({ view: { standing, today, machine, system } }: { view: MachineView }) {
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   const open = foldedObligations(openObligations(standing.obligations, today));
   return (
     <Section title="Due on this machine">

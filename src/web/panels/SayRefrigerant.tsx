@@ -1,6 +1,6 @@
 /** Asks for the refrigerant of a machine where something hangs on it, and opens the record to say it. */
 import { useState } from 'react';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { Button } from '../parts/Button';
 
 export function SayRefrigerant({ machineId, forWhat }: { machineId: string; forWhat: string }) {
@@ -11,7 +11,7 @@ export function SayRefrigerant({ machineId, forWhat }: { machineId: string; forW
       <Button className="no-print mt-2" onClick={() => setOpen(true)}>
         Say the refrigerant
       </Button>
-      {open && <RowSheet table="appliances" id={machineId} onClose={() => setOpen(false)} />}
+      {open && <RowDialog table="appliances" id={machineId} onClose={() => setOpen(false)} />}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 /** Which column is which field, and in which unit; kept for the next list of this kind. */
 import type { ImportPreview } from '../../contract/imports';
 import { MASS_UNITS, type MassUnit } from '../../core/quantity/mass';
-import { FIELDS, type SheetTable } from '../../sheets/fields';
+import { FIELDS, type WorksheetTable } from '../../sheets/fields';
 import type { Mapping } from '../../sheets/mapping';
 import { SelectField } from '../parts/Field';
 import { Fold } from '../parts/Fold';
@@ -58,7 +58,7 @@ function ColumnField({
   onUnit,
 }: {
   heading: string;
-  table: SheetTable | null;
+  table: WorksheetTable | null;
   field: string;
   unit: string;
   onField: (field: string) => void;

@@ -9,7 +9,7 @@ import { MachinePicker } from '../forms/MachinePicker';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
 import { Page, Section } from '../parts/Page';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { rowsOf } from '../parts/Pages';
 import { PapersLink } from './PapersLink';
 
@@ -163,14 +163,14 @@ export default function LabelsPage() {
         </p>
       </Section>
       {picking && (
-        <Sheet title="Machine" onClose={() => setPicking(false)}>
+        <Dialog title="Machine" onClose={() => setPicking(false)}>
           <MachinePicker
             onPick={(id) => {
               setGiven({ ...Object.fromEntries(given), machine: id }, { replace: true });
               setPicking(false);
             }}
           />
-        </Sheet>
+        </Dialog>
       )}
     </Page>
   );

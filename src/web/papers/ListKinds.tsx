@@ -1,12 +1,12 @@
 /** Which list each sheet is, said first: a list read as another one writes what never was. */
 import type { ImportPreview } from '../../contract/imports';
-import { SHEET_TABLES, type SheetTable } from '../../sheets/fields';
+import { SHEET_TABLES, type WorksheetTable } from '../../sheets/fields';
 import type { Mapping } from '../../sheets/mapping';
 import { leftOutWords } from '../../sheets/leftOut';
 import { SelectField } from '../parts/Field';
 import { countWords } from '../../words/counts';
 
-const TABLE_WORDS: Record<SheetTable, string> = {
+const TABLE_WORDS: Record<WorksheetTable, string> = {
   sites: 'Sites',
   people: 'People',
   appliances: 'Machines',
@@ -15,7 +15,7 @@ const TABLE_WORDS: Record<SheetTable, string> = {
   inspections: 'Leak inspections',
 };
 
-export const tableOf = (table: string | null): SheetTable | null =>
+export const tableOf = (table: string | null): WorksheetTable | null =>
   SHEET_TABLES.find((each) => each === table) ?? null;
 
 export function ListKinds({
@@ -27,7 +27,7 @@ export function ListKinds({
   mapping: Mapping;
   onMapping: (mapping: Mapping) => void;
 }) {
-  const said = (sheet: string, table: SheetTable) => {
+  const said = (sheet: string, table: WorksheetTable) => {
     // One list for all sheets is said again for each, so that only this one changes.
     const all = Object.fromEntries(
       preview.sheets.flatMap((each) => {

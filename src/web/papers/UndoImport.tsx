@@ -7,7 +7,7 @@ import { ApiError } from '../forms/ApiError';
 import { WriterField } from '../forms/WriterField';
 import { Button } from '../parts/Button';
 import { Loaded } from '../parts/Page';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { countWords, ofCount } from '../../words/counts';
 
 export function UndoImport({ id, name, onUndone }: { id: string; name: string; onUndone?: () => void }) {
@@ -16,7 +16,7 @@ export function UndoImport({ id, name, onUndone }: { id: string; name: string; o
     <>
       <Button onClick={() => setOpen(true)}>Undo</Button>
       {open && (
-        <UndoSheet
+        <UndoDialog
           id={id}
           name={name}
           onClose={() => setOpen(false)}
@@ -30,7 +30,7 @@ export function UndoImport({ id, name, onUndone }: { id: string; name: string; o
   );
 }
 
-function UndoSheet({
+function UndoDialog({
   id,
   name,
   onClose,
@@ -45,7 +45,7 @@ function UndoSheet({
   const { undo } = useImportDeeds(id);
   const preview = useUndoPreview(id);
   return (
-    <Sheet
+    <Dialog
       title="Take this import back"
       subtitle={name}
       onClose={onClose}
@@ -96,6 +96,6 @@ function UndoSheet({
         )}
       </Loaded>
       <WriterField />
-    </Sheet>
+    </Dialog>
   );
 }

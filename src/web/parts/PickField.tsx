@@ -5,7 +5,7 @@ import clsx from 'clsx';
 import type { Choice } from '../../words/choice';
 import { Field, type FieldProps, inputShape } from './Field';
 import { SearchInput } from './SearchInput';
-import { Sheet } from './Sheet';
+import { Dialog } from './Dialog';
 
 export interface PickProps extends FieldProps {
   choices: readonly Choice[];
@@ -37,7 +37,7 @@ export function PickField({ choices, value, onChange, ...about }: PickProps) {
             <ChevronDown aria-hidden="true" size={18} />
           </button>
           {open && (
-            <PickSheet
+            <PickDialog
               title={about.label}
               choices={choices}
               value={value}
@@ -54,7 +54,7 @@ export function PickField({ choices, value, onChange, ...about }: PickProps) {
   );
 }
 
-function PickSheet({
+function PickDialog({
   title,
   choices,
   value,
@@ -71,7 +71,7 @@ function PickSheet({
   const wanted = useDeferredValue(text).trim().toLowerCase();
   const found = choices.filter(({ words }) => words.toLowerCase().includes(wanted));
   return (
-    <Sheet title={title} onClose={onClose}>
+    <Dialog title={title} onClose={onClose}>
       <SearchInput
         label={`Find in ${title}`}
         placeholder="A part of the name"
@@ -94,6 +94,6 @@ function PickSheet({
         ))}
         {found.length === 0 && <li className="py-6 text-soft">Nothing has that in its name.</li>}
       </ul>
-    </Sheet>
+    </Dialog>
   );
 }

@@ -5,7 +5,7 @@ import { useSitePages } from '../data/api/queries';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { METHOD_WORDS, PACK_WORDS } from '../../words/codes';
 import { dateWords } from '../../words/dates';
 
@@ -38,7 +38,7 @@ export function Methods() {
           </ul>
         )}
       </LoadedPages>
-      {changing && <RowSheet table="sites" id={changing.id} onClose={() => setChanging(null)} />}
+      {changing && <RowDialog table="sites" id={changing.id} onClose={() => setChanging(null)} />}
     </Section>
   );
 }

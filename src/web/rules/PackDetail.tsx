@@ -5,7 +5,7 @@ import type { Pack } from '../../core/rules/pack';
 import { Button } from '../parts/Button';
 import { dateWords } from '../../words/dates';
 import { figureLabel, figureWords } from '../../words/figures';
-import { AmendSheet } from './AmendSheet';
+import { AmendDialog } from './AmendDialog';
 
 export function PackDetail({ pack }: { pack: Pack }) {
   const [changing, setChanging] = useState<PlacedFigure | null>(null);
@@ -81,7 +81,7 @@ export function PackDetail({ pack }: { pack: Pack }) {
           </ul>
         </details>
       )}
-      {changing && <AmendSheet pack={pack} placed={changing} onClose={() => setChanging(null)} />}
+      {changing && <AmendDialog pack={pack} placed={changing} onClose={() => setChanging(null)} />}
     </>
   );
 }

@@ -10,7 +10,7 @@ import { Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
 import { MachineMark } from '../parts/StateMark';
 import { HistorySection } from '../forms/rows/RowHistory';
-import { RowSheet } from '../forms/rows/RowSheet';
+import { RowDialog } from '../forms/rows/RowDialog';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
 import { gasNameOf } from '../../words/gas';
@@ -68,7 +68,7 @@ function Shown({ site }: { site: Site }) {
         <SpacesHere site={site} />
       </div>
       <HistorySection table="sites" id={site.id} title="History of the site" />
-      {changing && <RowSheet table="sites" id={site.id} onClose={() => setChanging(false)} />}
+      {changing && <RowDialog table="sites" id={site.id} onClose={() => setChanging(false)} />}
     </Page>
   );
 }
@@ -135,7 +135,7 @@ function SpacesHere({ site }: { site: Site }) {
         Add a cooled space
       </Button>
       {opened && (
-        <RowSheet
+        <RowDialog
           table="spaces"
           id={opened.id}
           {...(opened.isNew ? { fresh: { id: opened.id, siteId: site.id } } : {})}

@@ -6,9 +6,9 @@ import { STEPS, type Step } from '../../core/visit/steps';
 import { stepOf } from '../../record/whereItStands';
 import { useWriter } from '../data/device/writer';
 import { useCorrecting } from '../data/api/useCorrecting';
-import { VoidSheet } from '../forms/VoidSheet';
+import { VoidDialog } from '../forms/VoidDialog';
 import { Button } from '../parts/Button';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { dateWords } from '../../words/dates';
 import { STEP_WORDS } from '../../words/steps';
 import { isCorrectable } from '../../record/forms';
@@ -72,7 +72,7 @@ function Lines() {
           </ul>
         </section>
       ))}
-      {voiding && <VoidSheet entry={voiding} view={view} onClose={() => setVoiding(null)} />}
+      {voiding && <VoidDialog entry={voiding} view={view} onClose={() => setVoiding(null)} />}
     </>
   );
 }
@@ -100,9 +100,9 @@ export function ClipboardButton() {
         <span className="font-normal">{record.entries.length}</span>
       </Button>
       {open && (
-        <Sheet title="Clipboard" subtitle="What this visit recorded so far" onClose={() => setOpen(false)}>
+        <Dialog title="Clipboard" subtitle="What this visit recorded so far" onClose={() => setOpen(false)}>
           <Lines />
-        </Sheet>
+        </Dialog>
       )}
     </>
   );

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import clsx from 'clsx';
 import { STEPS, type Step } from '../../core/visit/steps';
 import { stepsRecorded } from '../../record/whereItStands';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { STEP_WORDS } from '../../words/steps';
 import { visitAddress } from '../data/addresses/visitAddress';
 import { useVisit } from './visitContext';
@@ -93,9 +93,9 @@ export function StepButton() {
         ))}
       </button>
       {open && (
-        <Sheet title="Steps" onClose={() => setOpen(false)}>
+        <Dialog title="Steps" onClose={() => setOpen(false)}>
           <Steps onChosen={() => setOpen(false)} />
-        </Sheet>
+        </Dialog>
       )}
     </>
   );

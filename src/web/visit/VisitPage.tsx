@@ -11,7 +11,7 @@ import { useMachineView } from '../data/api/machineView';
 import { TextField } from '../parts/Field';
 import { Loaded, Page } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { dayWords } from '../../words/dates';
 import { STEP_WORDS } from '../../words/steps';
 import { stepFrom, visitAddress } from '../data/addresses/visitAddress';
@@ -188,17 +188,17 @@ function Machines({ at }: { at: 'top' | 'foot' }) {
       >
         <Plus aria-hidden="true" size={18} /> Another machine of this site
       </button>
-      {adding && <AddSheet taken={rows.map((row) => row.applianceId)} onClose={() => setAdding(false)} />}
+      {adding && <AddDialog taken={rows.map((row) => row.applianceId)} onClose={() => setAdding(false)} />}
     </div>
   );
 }
 
-function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () => void }) {
+function AddDialog({ taken, onClose }: { taken: readonly string[]; onClose: () => void }) {
   const { visitId, view } = useVisit();
   const machines = useMachinesOfSite(view.machine.site.id);
   const { begin, beginning } = useBegin();
   return (
-    <Sheet title="Another machine" subtitle={view.machine.site.name} onClose={onClose}>
+    <Dialog title="Another machine" subtitle={view.machine.site.name} onClose={onClose}>
       <LoadedPages pages={machines} more="Show more machines">
         {(rows) => {
           const others = rows.filter(
@@ -228,6 +228,6 @@ function AddSheet({ taken, onClose }: { taken: readonly string[]; onClose: () =>
           );
         }}
       </LoadedPages>
-    </Sheet>
+    </Dialog>
   );
 }

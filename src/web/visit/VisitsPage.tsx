@@ -13,7 +13,7 @@ import { Button } from '../parts/Button';
 import { SearchInput } from '../parts/SearchInput';
 import { MachinePicker } from '../forms/MachinePicker';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { dateWords, dayWords } from '../../words/dates';
 import type { Step } from '../../core/visit/steps';
 import { stepFrom, visitAddress } from '../data/addresses/visitAddress';
@@ -101,7 +101,7 @@ export default function VisitsPage() {
         <Loaded query={query as UseQueryResult<never>}>{() => null}</Loaded>
       )}
       {beginning && (
-        <BeginSheet
+        <BeginDialog
           machine={params.get('machine')}
           step={stepFrom(params.get('step') ?? undefined)}
           onClose={() => setParams({})}
@@ -145,16 +145,24 @@ function VisitItem({ visit: { visitId, rows } }: { visit: Together }) {
   );
 }
 
-function BeginSheet({ machine, step, onClose }: { machine: string | null; step: Step; onClose: () => void }) {
+function BeginDialog({
+  machine,
+  step,
+  onClose,
+}: {
+  machine: string | null;
+  step: Step;
+  onClose: () => void;
+}) {
   const [machineId, setMachineId] = useState(machine);
   return (
-    <Sheet title="Begin a visit" subtitle="To which machine? Others of the site can join." onClose={onClose}>
+    <Dialog title="Begin a visit" subtitle="To which machine? Others of the site can join." onClose={onClose}>
       {machineId === null ? (
         <MachinePicker onPick={setMachineId} />
       ) : (
         <Beginning machineId={machineId} step={step} />
       )}
-    </Sheet>
+    </Dialog>
   );
 }
 

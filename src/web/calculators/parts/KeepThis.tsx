@@ -15,7 +15,7 @@ import { TextArea, TextField } from '../../parts/Field';
 import { MachinePicker } from '../../forms/MachinePicker';
 import { Loaded } from '../../parts/Page';
 import { SaveBar } from '../../forms/SaveBar';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { KINDS } from '../../../record/records';
 import type { MeasureField } from '../form';
 import { useBench } from '../setting';
@@ -104,9 +104,9 @@ function KeepAnywhere({ keepable }: { keepable: Keepable }) {
         Keep this
       </Button>
       {open && machineId === null && (
-        <Sheet title="Keep this" subtitle="With which machine?" onClose={close}>
+        <Dialog title="Keep this" subtitle="With which machine?" onClose={close}>
           <MachinePicker onPick={setMachineId} />
-        </Sheet>
+        </Dialog>
       )}
       {open && machineId !== null && <WithMachine id={machineId} keepable={keepable} onClose={close} />}
     </div>
@@ -119,9 +119,9 @@ function WithMachine({ id, keepable, onClose }: { id: string; keepable: Keepable
   if (query.data && today !== null)
     return <KeepForm machine={query.data} today={today} keepable={keepable} onClose={onClose} />;
   return (
-    <Sheet title="Keep this" onClose={onClose}>
+    <Dialog title="Keep this" onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
-    </Sheet>
+    </Dialog>
   );
 }
 
@@ -166,7 +166,7 @@ function KeepForm({
     });
   };
   return (
-    <Sheet
+    <Dialog
       title="Keep this"
       subtitle={`${machine.appliance.name} · ${machine.site.name}`}
       onClose={onClose}
@@ -183,6 +183,6 @@ function KeepForm({
       />
       <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
       <WriterField error={tried && !person ? 'Choose your name' : undefined} />
-    </Sheet>
+    </Dialog>
   );
 }

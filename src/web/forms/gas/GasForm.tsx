@@ -1,7 +1,7 @@
 /** The log-gas sheet. */
 import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { GasFields } from './GasFields';
 import { type GasFormProps, useGasForm } from './useGasForm';
 import { gasName } from '../../../words/gas';
@@ -11,7 +11,7 @@ export function GasForm(props: GasFormProps) {
   const form = useGasForm(props);
   const { draft, present } = form;
   return (
-    <Sheet
+    <Dialog
       title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
       subtitle={`${machine.appliance.name} · ${machine.site.name} · ${gasName(present.present.refrigerant)}`}
       onClose={onDone}
@@ -26,6 +26,6 @@ export function GasForm(props: GasFormProps) {
       }
     >
       <GasFields form={form} today={today} />
-    </Sheet>
+    </Dialog>
   );
 }

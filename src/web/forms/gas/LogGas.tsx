@@ -4,32 +4,32 @@ import { useMachine, useToday } from '../../data/api/queries';
 import { visitOf } from '../../data/addresses/visitAddress';
 import { MachinePicker } from '../MachinePicker';
 import { Loaded } from '../../parts/Page';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { GasForm } from './GasForm';
-import { useLogSheet } from '../../data/addresses/logSheet';
+import { useLogDialog } from '../../data/addresses/logDialog';
 
 export default function LogGas() {
-  const sheet = useLogSheet();
+  const sheet = useLogDialog();
   if (!sheet.open) return null;
   return sheet.machineId === null ? (
-    <Sheet title="Log gas" subtitle="Into or out of which machine?" onClose={sheet.close}>
+    <Dialog title="Log gas" subtitle="Into or out of which machine?" onClose={sheet.close}>
       <MachinePicker onPick={(machine) => sheet.openFor({ machine })} />
-    </Sheet>
+    </Dialog>
   ) : (
     <MachineGas key={sheet.machineId} id={sheet.machineId} />
   );
 }
 
 function MachineGas({ id }: { id: string }) {
-  const sheet = useLogSheet();
+  const sheet = useLogDialog();
   const visitId = visitOf(useLocation().pathname);
   const query = useMachine(id);
   const today = useToday(query.data?.site.timezone);
   if (query.data === undefined || today === null) {
     return (
-      <Sheet title="Log gas" onClose={sheet.close}>
+      <Dialog title="Log gas" onClose={sheet.close}>
         <Loaded query={query}>{() => null}</Loaded>
-      </Sheet>
+      </Dialog>
     );
   }
   return (

@@ -6,7 +6,7 @@ import { useWriter } from '../../data/device/writer';
 import { useRow } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
 import { Loaded, Section } from '../../parts/Page';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { instantWords } from '../../../words/dates';
 import { type RowNames, fieldChanges } from '../../../record/rows/rowWords';
 import { useRowNames } from './useRowNames';
@@ -100,7 +100,7 @@ export function HistorySection({
   );
 }
 
-export function HistorySheet({
+export function HistoryDialog({
   table,
   id,
   title,
@@ -112,8 +112,8 @@ export function HistorySheet({
   onClose: () => void;
 }) {
   return (
-    <Sheet title="History" subtitle={title} onClose={onClose}>
+    <Dialog title="History" subtitle={title} onClose={onClose}>
       <RowHistory table={table} id={id} />
-    </Sheet>
+    </Dialog>
   );
 }

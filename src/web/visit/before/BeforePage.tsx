@@ -17,7 +17,7 @@ import { rodSentence } from '../../../words/rod';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
-import { useWriteSheet } from '../../data/addresses/writeSheet';
+import { useWriteDialog } from '../../data/addresses/writeDialog';
 import { CylinderList } from '../../panels/CylinderList';
 import { type MachineView, useMachineView } from '../../data/api/machineView';
 import { OilTraces, Unknown, Notes, Leaks, Parts } from './digest';
@@ -36,7 +36,7 @@ export default function BeforePage() {
 
 function Before({ view }: { view: MachineView }) {
   const { machine } = view;
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   return (
     <Page
       title="Before driving"

@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { type Instrument, checkState } from '../../../core/visit/instrument';
 import { useInstruments } from '../../data/api/queries';
 import { Button } from '../../parts/Button';
-import { RowSheet } from '../../forms/rows/RowSheet';
+import { RowDialog } from '../../forms/rows/RowDialog';
 import { DIMENSION_WORDS, OFFSET_IN } from '../../../words/codes';
 import { dayWords } from '../../../words/dates';
 import { shownIn } from '../../../words/measures';
@@ -49,12 +49,12 @@ export function InstrumentsPanel() {
       <Button className="my-3" onClick={() => setEditing('new')}>
         Add an instrument
       </Button>
-      {editing !== null && <InstrumentSheet instrument={editing} onClose={() => setEditing(null)} />}
+      {editing !== null && <InstrumentDialog instrument={editing} onClose={() => setEditing(null)} />}
     </Fold>
   );
 }
 
-export function InstrumentSheet({
+export function InstrumentDialog({
   instrument,
   onClose,
 }: {
@@ -63,8 +63,8 @@ export function InstrumentSheet({
 }) {
   const [fresh] = useState(() => ({ id: uuidv7(), dimension: 'pressure', offset: 0, checkEveryMonths: 12 }));
   return instrument === 'new' ? (
-    <RowSheet table="instruments" id={fresh.id} fresh={fresh} onClose={onClose} />
+    <RowDialog table="instruments" id={fresh.id} fresh={fresh} onClose={onClose} />
   ) : (
-    <RowSheet table="instruments" id={instrument.id} onClose={onClose} />
+    <RowDialog table="instruments" id={instrument.id} onClose={onClose} />
   );
 }

@@ -5,7 +5,7 @@ import { carrying } from '../../../core/visit/notes/notes';
 import { type LeakStory } from '../../../core/visit/leaks/leakStory';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { dayWords } from '../../../words/dates';
 import { LEAK_STATE_WORDS, leakLine } from '../../../words/leaks';
 import { NoteCard } from './NoteCard';
@@ -68,18 +68,18 @@ export function LeaksPanel() {
           </li>
         ))}
       </ul>
-      {shown?.what === 'evidence' && <EvidenceSheet leak={shown.leak} onClose={() => setShown(null)} />}
-      {shown?.what === 'withdraw' && <WithdrawSheet leak={shown.leak} onClose={() => setShown(null)} />}
+      {shown?.what === 'evidence' && <EvidenceDialog leak={shown.leak} onClose={() => setShown(null)} />}
+      {shown?.what === 'withdraw' && <WithdrawDialog leak={shown.leak} onClose={() => setShown(null)} />}
     </Section>
   );
 }
 
-function EvidenceSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
+function EvidenceDialog({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
   const spec: Form = { ...noteForm('evidence'), fixed: { tool: 'evidence', leakId: leak.id } };
   return (
-    <Sheet title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
+    <Dialog title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
       <NoteCard name={`evidence ${leak.id}`} spec={spec} save="Save the evidence" onSaved={onClose} />
-    </Sheet>
+    </Dialog>
   );
 }
 
@@ -92,7 +92,7 @@ function toldBy(entries: readonly { entry: Entry }[], leakId: string): Entry[] {
     );
 }
 
-function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
+function WithdrawDialog({ leak, onClose }: { leak: LeakStory; onClose: () => void }) {
   const { view, newEntry } = useVisit();
   const told = toldBy(view.standing.history.entries, leak.id);
   const spec: Form = {
@@ -137,8 +137,8 @@ function WithdrawSheet({ leak, onClose }: { leak: LeakStory; onClose: () => void
     ];
   };
   return (
-    <Sheet title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
+    <Dialog title={`Leak ${leak.label}`} subtitle={leak.place} onClose={onClose}>
       <NoteCard name={`withdraw ${leak.id}`} spec={spec} save="Withdraw it" alter={alter} onSaved={onClose} />
-    </Sheet>
+    </Dialog>
   );
 }

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { Camera } from 'lucide-react';
 import type { Entry } from '../../../core/logbook/entry';
 import { Button } from '../../parts/Button';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { useStorePhoto } from '../../data/api/queries';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
@@ -25,12 +25,12 @@ export function PhotoButton() {
         <Camera aria-hidden="true" size={20} /> <span className="max-lg:sr-only">Photo</span>
         {count > 0 && <span className="font-normal">{count}</span>}
       </Button>
-      {open && <PhotoSheet onClose={() => setOpen(false)} />}
+      {open && <PhotoDialog onClose={() => setOpen(false)} />}
     </>
   );
 }
 
-function PhotoSheet({ onClose }: { onClose: () => void }) {
+function PhotoDialog({ onClose }: { onClose: () => void }) {
   const { record, step, newEntry } = useVisit();
   const deed = useVisitWrite('photo');
   const store = useStorePhoto();
@@ -51,13 +51,13 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
   };
   if (marking) {
     return (
-      <Sheet title="Photo" onClose={() => setMarking(null)}>
+      <Dialog title="Photo" onClose={() => setMarking(null)}>
         <PhotoForm earlier={marking} photos={photos} onDone={() => setMarking(null)} />
-      </Sheet>
+      </Dialog>
     );
   }
   return (
-    <Sheet title="Photos" subtitle="Of this visit" onClose={onClose}>
+    <Dialog title="Photos" subtitle="Of this visit" onClose={onClose}>
       <input
         ref={input}
         type="file"
@@ -111,6 +111,6 @@ function PhotoSheet({ onClose }: { onClose: () => void }) {
           </li>
         ))}
       </ul>
-    </Sheet>
+    </Dialog>
   );
 }

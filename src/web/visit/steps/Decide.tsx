@@ -4,7 +4,7 @@ import { stateOf, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
-import { useWriteSheet } from '../../data/addresses/writeSheet';
+import { useWriteDialog } from '../../data/addresses/writeDialog';
 import { type FormKind, kindForm, noteForm } from '../../../record/forms';
 import { foldedObligations } from '../../../words/duties';
 import { WhatIf } from '../../panels/WhatIf';
@@ -39,7 +39,7 @@ export function Decide() {
   const showedAt =
     notesOf(record.entries, 'raised').at(-1)?.note.pressure ?? readings.latest.numbers['standing'];
   const round = useReadingRound();
-  const write = useWriteSheet();
+  const write = useWriteDialog();
   return (
     <>
       <Law />

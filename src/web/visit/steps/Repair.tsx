@@ -6,7 +6,7 @@ import { partWords } from '../../../words/circuit';
 import { kindForm, noteForm } from '../../../record/forms';
 import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { Tray } from '../../parts/Tray';
 import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { LeaksPanel } from '../panels/LeaksPanel';
@@ -110,7 +110,7 @@ function Doing({ work, part, onClose }: { work: Work; part: MapPart | null; onCl
   const at = part ? partWords(part) : '';
   const name = `${work} ${part?.id ?? ''}`;
   return (
-    <Sheet title={WORKS[work]} subtitle={at} onClose={onClose}>
+    <Dialog title={WORKS[work]} subtitle={at} onClose={onClose}>
       {work === 'leak' && <LeakRepair part={part} onSaved={onClose} />}
       {work === 'exchange' && <Exchange part={part} onSaved={onClose} />}
       {work === 'part' && (
@@ -142,6 +142,6 @@ function Doing({ work, part, onClose }: { work: Work; part: MapPart | null; onCl
           onSaved={onClose}
         />
       )}
-    </Sheet>
+    </Dialog>
   );
 }

@@ -7,12 +7,12 @@ import { voidOf } from '../../record/voiding';
 import { WriterField } from './WriterField';
 import { TextField } from '../parts/Field';
 import { SaveBar } from './SaveBar';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { dateWords } from '../../words/dates';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/api/machineView';
 
-export function VoidSheet({
+export function VoidDialog({
   entry,
   view,
   onClose,
@@ -39,7 +39,7 @@ export function VoidSheet({
     });
   };
   return (
-    <Sheet
+    <Dialog
       title="Void this entry"
       subtitle={view.machine.appliance.name}
       onClose={onClose}
@@ -74,7 +74,7 @@ export function VoidSheet({
         <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
-    </Sheet>
+    </Dialog>
   );
 }
 

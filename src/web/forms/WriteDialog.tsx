@@ -10,7 +10,7 @@ import { useMachine, useToday } from '../data/api/queries';
 import { type Machine, usePacks } from '../data/api/standing';
 import { standingWith } from '../../record/foldedMachine';
 import { WriterField } from './WriterField';
-import { useLogSheet } from '../data/addresses/logSheet';
+import { useLogDialog } from '../data/addresses/logDialog';
 import { Button } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
@@ -18,7 +18,7 @@ import { Refused } from './Refused';
 import { SaveBar } from './SaveBar';
 import { useRefusal } from './useRefusal';
 import { KINDS } from '../../record/records';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { FieldControl } from './FieldControl';
 import type { Values } from '../../record/field';
 import { faultyLabels, initialValues, madeOf } from '../../record/formValues';
@@ -30,10 +30,10 @@ import { visitOf } from '../data/addresses/visitAddress';
 import { useKeptDraft } from '../data/device/useKeptDraft';
 import { visitDay } from '../data/device/visitDay';
 import { useWrite } from '../data/api/useWrite';
-import { type WriteRequest, useWriteSheet } from '../data/addresses/writeSheet';
+import { type WriteRequest, useWriteDialog } from '../data/addresses/writeDialog';
 
-export default function WriteSheet() {
-  const { request, close } = useWriteSheet();
+export default function WriteDialog() {
+  const { request, close } = useWriteDialog();
   return request ? (
     <Opened key={`${request.kind} ${request.machineId}`} request={request} onClose={close} />
   ) : null;
@@ -45,9 +45,9 @@ function Opened({ request, onClose }: { request: WriteRequest; onClose: () => vo
   if (query.data && today !== null)
     return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
   return (
-    <Sheet title={KINDS[request.kind].name} onClose={onClose}>
+    <Dialog title={KINDS[request.kind].name} onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
-    </Sheet>
+    </Dialog>
   );
 }
 
@@ -124,7 +124,7 @@ function WriteForm({
   };
 
   return (
-    <Sheet
+    <Dialog
       title={corrected ? `Correct: ${spec.title.toLowerCase()}` : spec.title}
       subtitle={`${machine.appliance.name} · ${machine.site.name}`}
       onClose={onClose}
@@ -183,13 +183,13 @@ function WriteForm({
         <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
-    </Sheet>
+    </Dialog>
   );
 }
 
 /** Before a machine is retired: its gas, while none of it is logged as recovered for that. */
 function GasFirst({ machine }: { machine: Machine }) {
-  const gas = useLogSheet();
+  const gas = useLogDialog();
   const logged = machine.entries.some(
     (entry) => entry.kind === 'refrigerantRecovered' && entry.reason === 'retire',
   );

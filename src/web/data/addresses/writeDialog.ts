@@ -12,7 +12,7 @@ export interface WriteRequest {
   given: Record<string, unknown>;
 }
 
-export function useWriteSheet() {
+export function useWriteDialog() {
   const [params, setParams] = useSearchParams();
   const without = () =>
     new URLSearchParams([...params].filter(([key]) => !KEYS.some((known) => known === key)));

@@ -12,7 +12,7 @@ import { Loaded } from '../../parts/Page';
 import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
 import { useRefusal } from '../useRefusal';
-import { Sheet } from '../../parts/Sheet';
+import { Dialog } from '../../parts/Dialog';
 import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { FieldControl } from '../FieldControl';
 import { RevisionLine } from './RowHistory';
@@ -37,9 +37,9 @@ interface Props {
   onClose: (added?: string) => void;
 }
 
-export function RowSheet(props: Props) {
+export function RowDialog(props: Props) {
   return props.fresh ? (
-    <RowFormSheet {...props} row={props.fresh} revisions={[]} isNew />
+    <RowFormDialog {...props} row={props.fresh} revisions={[]} isNew />
   ) : (
     <Stored {...props} />
   );
@@ -49,12 +49,12 @@ function Stored(props: Props) {
   const query = useRow(props.table, props.id);
   if (query.data)
     return (
-      <RowFormSheet {...props} row={query.data.row as Row} revisions={query.data.revisions} isNew={false} />
+      <RowFormDialog {...props} row={query.data.row as Row} revisions={query.data.revisions} isNew={false} />
     );
   return (
-    <Sheet title={`Change the ${ROW_FORMS[props.table].thing}`} onClose={() => props.onClose()}>
+    <Dialog title={`Change the ${ROW_FORMS[props.table].thing}`} onClose={() => props.onClose()}>
       <Loaded query={query}>{() => null}</Loaded>
-    </Sheet>
+    </Dialog>
   );
 }
 
@@ -62,7 +62,7 @@ const UNDONE = 'undone at once by its writer';
 
 const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
 
-function RowFormSheet({
+function RowFormDialog({
   table,
   id,
   row: stored,
@@ -161,7 +161,7 @@ function RowFormSheet({
     ));
 
   return (
-    <Sheet
+    <Dialog
       title={isNew ? `Add ${withArticle(form.thing)}` : `Change the ${form.thing}`}
       onClose={() => onClose()}
       footer={
@@ -208,7 +208,7 @@ function RowFormSheet({
         {asksWriter && <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />}
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
-    </Sheet>
+    </Dialog>
   );
 }
 

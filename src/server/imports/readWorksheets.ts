@@ -1,7 +1,7 @@
 /** Spreadsheets as cells: CSV and XLSX, told apart by what they hold and not by their names. What may mean harm is refused. */
 import Papa from 'papaparse';
 import readExcelFile from 'read-excel-file/node';
-import { type Cell, EMPTY_CELL, type Sheet, textCell } from '../../sheets/cells';
+import { type Cell, EMPTY_CELL, type Worksheet, textCell } from '../../sheets/cells';
 import { FileRefused } from './refused';
 import { unzipped } from './unzip';
 
@@ -31,7 +31,7 @@ const tooLong = (): FileRefused =>
     'Divide it, and bring the parts in one after the other.',
   );
 
-export async function readSheets(bytes: Buffer): Promise<Sheet[]> {
+export async function readWorksheets(bytes: Buffer): Promise<Worksheet[]> {
   if (bytes.length === 0) throw new FileRefused('This file is empty.', 'Choose another one.');
   if (bytes.length > MOST_FILE_BYTES)
     throw new FileRefused(`This file is larger than ${String(MOST_FILE_BYTES / MEGABYTE)} MB.`, 'Divide it.');
@@ -65,7 +65,7 @@ const FORMULA = /^[=@]/;
 /** The mark that our own lists set before what is no formula. */
 const MARKED = /^'(?=[=@+-])/;
 
-function readCsv(text: string): Sheet {
+function readCsv(text: string): Worksheet {
   const rows: { number: number; cells: Cell[] }[] = [];
   let refusal: FileRefused | null = null;
   let number = 0;
@@ -100,7 +100,7 @@ function csvCell(text: string): Cell {
   return FORMULA.test(text.trim()) ? { ...cell, formula: true } : cell;
 }
 
-async function readWorkbook(bytes: Buffer): Promise<Sheet[]> {
+async function readWorkbook(bytes: Buffer): Promise<Worksheet[]> {
   const parts = await unzipped(bytes, {
     total: MOST_UNPACKED,
     entries: MOST_PARTS,

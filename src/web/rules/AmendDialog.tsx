@@ -11,11 +11,11 @@ import { faultyLabels } from '../../record/formValues';
 import { Refused } from '../forms/Refused';
 import { SaveBar } from '../forms/SaveBar';
 import { useRefusal } from '../forms/useRefusal';
-import { Sheet } from '../parts/Sheet';
+import { Dialog } from '../parts/Dialog';
 import { PACK_WORDS } from '../../words/codes';
 import { figureLabel, figureWords } from '../../words/figures';
 
-export function AmendSheet({
+export function AmendDialog({
   pack,
   placed,
   onClose,
@@ -64,7 +64,7 @@ export function AmendSheet({
   ] as const;
   const present = placed.figure.periods.at(-1);
   return (
-    <Sheet
+    <Dialog
       title="Your own figure"
       subtitle={`${PACK_WORDS[pack.id]}: ${figureLabel(pack, placed.path) ?? ''}`}
       onClose={onClose}
@@ -92,6 +92,6 @@ export function AmendSheet({
         <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
-    </Sheet>
+    </Dialog>
   );
 }

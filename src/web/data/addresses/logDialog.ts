@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 
 const LOG_KEYS = ['log', 'machine', 'supersedes', 'leak', 'direction'];
 
-export function useLogSheet() {
+export function useLogDialog() {
   const [params, setParams] = useSearchParams();
   const without = () => new URLSearchParams([...params].filter(([key]) => !LOG_KEYS.includes(key)));
   return {
