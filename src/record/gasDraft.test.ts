@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
 import { draftAfter, entryOf, freshDraft, nextPortion } from './gasDraft';
+import { KINDS } from './records';
 
 const gas = (id: string, kind: string, rest: object): Entry =>
   ({
@@ -57,4 +58,29 @@ describe('the next portion', () => {
       cylinderId: '',
     });
   });
+});
+
+describe('the form of gas', () => {
+  // Both ends of a move carry it, which the screens of bottles will write.
+  const FOR_PROGRAMS = ['moveId'];
+  it.each(['refrigerantAdded', 'refrigerantRecovered'] as const)(
+    'gives every field that the record of %s names',
+    (direction) => {
+      const draft = {
+        ...freshDraft('2026-11-23', direction),
+        amount: '2 lb',
+        leakId: 'k1',
+        cylinderId: 'b1',
+        whyNotWeighed: 'no scale',
+        outdoors: true,
+      };
+      const given = [false, true].flatMap((notWeighed) => {
+        const { entry } = entryOf({ ...draft, notWeighed }, 'm1', 'marit', 'lb');
+        return Object.entries(entry ?? {}).flatMap(([key, value]) => (value == null ? [] : key));
+      });
+      const named = Object.keys(KINDS[direction].fields).filter((key) => !FOR_PROGRAMS.includes(key));
+      expect(named.length).toBeGreaterThan(3);
+      expect(given).toEqual(expect.arrayContaining(named));
+    },
+  );
 });
