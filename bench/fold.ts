@@ -5,6 +5,7 @@ import { standingFromEntries } from '../src/core/rules/standing';
 import type { Appliance, Site } from '../src/core/logbook/tables';
 import { type Comparison, compare } from './measure';
 import { randomEntries } from './stories';
+import { SHIPPED_PACKS } from '../src/core/rules/packs/shipped';
 
 const site: Site = { id: 's', name: 's', timezone: 'America/Chicago', packs: ['us-ods', 'us-hfc'] };
 const appliance: Appliance = {
@@ -28,13 +29,13 @@ export async function benchFold(): Promise<Comparison[]> {
   const fleet = fleetTexts.map((each) => JSON.parse(each) as Entry[]);
   return [
     await compare('fold of 1,000 entries of one machine', 'JSON.parse of them', {
-      subject: () => void standingFromEntries(appliance, site, entries, asOf),
+      subject: () => void standingFromEntries(appliance, site, entries, asOf, SHIPPED_PACKS),
       baseline: () => void JSON.parse(text),
       perRun: 1000,
       unit: 'entries/s',
     }),
     await compare('fold of 500 machines with 100 entries each', 'JSON.parse of them', {
-      subject: () => fleet.forEach((each) => standingFromEntries(appliance, site, each, asOf)),
+      subject: () => fleet.forEach((each) => standingFromEntries(appliance, site, each, asOf, SHIPPED_PACKS)),
       baseline: () => fleetTexts.forEach((each) => void JSON.parse(each)),
       perRun: machines * 100,
       unit: 'entries/s',

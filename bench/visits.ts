@@ -15,6 +15,7 @@ import { visitRecord } from '../src/core/visit/visitRecord';
 import { systemClock } from '../src/server/clock';
 import { openServices } from '../src/server/services';
 import { type Comparison, compare } from './measure';
+import { SHIPPED_PACKS } from '../src/core/rules/packs/shipped';
 
 const VISITS = 4000;
 const ENTRIES_EACH = 10;
@@ -96,7 +97,7 @@ function reading(): Promise<Comparison> {
     spot(1, index, map.parts[index % map.parts.length]?.id ?? ''),
   );
   const text = entries.map((entry) => JSON.stringify(entry));
-  const standing = standingFromEntries(appliance, site, entries, dayOf(TODAY));
+  const standing = standingFromEntries(appliance, site, entries, dayOf(TODAY), SHIPPED_PACKS);
   const effective = standing.history.entries;
   return compare(
     `reading a visit of ${String(NOTES)} notes: record, leaks, guards, search and its order, checklist`,

@@ -9,6 +9,7 @@ import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
 import { type Day, parseDay } from '../core/quantity/day';
 import { logbookStandings } from '../core/rules/standingDocument';
+import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 
 const EXIT_BAD_INPUT = 2;
 const USAGE = 'usage: compute -- FILE … | @LIST --as-of YYYY-MM-DD';
@@ -34,7 +35,7 @@ function documentOf(
   }
   const read = readLogbook(json);
   return read.ok
-    ? { document: logbookStandings(read.value, asOf) }
+    ? { document: logbookStandings(read.value, asOf, SHIPPED_PACKS) }
     : { errors: read.refusal.map(problemText) };
 }
 

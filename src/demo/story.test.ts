@@ -10,6 +10,7 @@ import { unjudged } from '../core/rules/unjudged';
 import { leakStories } from '../core/visit/leaks/leakStory';
 import { afterSignature } from '../core/visit/signed';
 import { demoStory } from './story';
+import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 
 const TODAY = dayOf('2026-11-23');
 let story: Logbook;
@@ -24,7 +25,7 @@ function standing(id: string) {
   const appliance = story.appliances.find((each) => each.id === id);
   const site = story.sites.find((each) => each.id === appliance?.siteId);
   if (!appliance || !site) throw new Error(`No ${id} in the story.`);
-  return standingFromEntries(appliance, site, entriesOf(id), TODAY);
+  return standingFromEntries(appliance, site, entriesOf(id), TODAY, SHIPPED_PACKS);
 }
 
 describe('the story', () => {

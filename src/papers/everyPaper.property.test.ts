@@ -13,6 +13,7 @@ import { WITH_FORM, written } from '../record/randomEntries.testkit';
 import { fileRecords } from '../server/papers/fileRecords';
 import { makePapers } from './make';
 import { PAPER_OF_ENTRY, allOf, expectWords, sent } from './paper.testkit';
+import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 
 const SEED = Number(process.env['ABACUS_SEED'] ?? 20261127);
 const YEARS = [2025, 2026, 2027];
@@ -20,7 +21,7 @@ const YEARS = [2025, 2026, 2027];
 /** Every paper that could be asked of a logbook of one machine. */
 function requestsOf(logbook: Logbook): PaperRequest[] {
   const last = logbook.entries.reduce((latest, { on }) => (on > latest ? on : latest), '');
-  const cases = logbookStandings(logbook, dayOf(last)).appliances[0]?.cases ?? [];
+  const cases = logbookStandings(logbook, dayOf(last), SHIPPED_PACKS).appliances[0]?.cases ?? [];
   return [
     { document: 'machineRecord', machine: 'a' },
     { document: 'machineRecord', machine: 'a', from: '2026-01-01', to: '2026-06-30' },

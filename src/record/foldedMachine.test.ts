@@ -39,7 +39,7 @@ test('a machine folded from what bears on it stands as it stands in the whole lo
             ),
           ),
         ),
-      ).toEqual(logbookStandings(logbook, T).appliances);
+      ).toEqual(logbookStandings(logbook, T, SHIPPED_PACKS).appliances);
     }),
     { numRuns: 150, seed: 20261127 },
   );

@@ -6,10 +6,11 @@ import type { Row } from '../testkit/naive';
 import { naiveDocument } from '../testkit/naiveCases';
 import { event, logbookOf, readableOf, scene } from '../testkit/randomLogbooks';
 import { logbookStandings } from './standingDocument';
+import { SHIPPED_PACKS } from './packs/shipped';
 
 const T = '2027-03-15';
 const engine = (logbook: ReturnType<typeof logbookOf>, asOf: string) =>
-  logbookStandings(readableOf(logbook), dayOf(asOf)).appliances[0];
+  logbookStandings(readableOf(logbook), dayOf(asOf), SHIPPED_PACKS).appliances[0];
 
 const SEED = Number(process.env['ABACUS_SEED'] ?? 20261123);
 const RUNS = Number(process.env['ABACUS_RUNS'] ?? 1500);

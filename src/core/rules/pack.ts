@@ -37,6 +37,8 @@ export const packSchema = z.strictObject({
   id: packId,
   title: z.string(),
   authority: z.string(),
+  /** codes of ISO 3166, a state by its own: sites there begin with it; none: sites anywhere */
+  holdsIn: z.array(z.strictObject({ code: z.string(), name: z.string().optional() })),
   /** null: always */
   from: calendarDate.nullable(),
   source: sourceSchema,

@@ -18,7 +18,7 @@ import { type AdditionRate, type GasLedger, additionRates, gasLedger } from './l
 import { type LeakAccount, foldLeaks } from './leaks';
 import { pauses } from './mothballing';
 import { type Obligation, byDue } from './obligation';
-import { type Packs, SHIPPED_PACKS } from './packs/shipped';
+import type { Packs } from './packs/shipped';
 
 export const NOTE_CODES = [
   'daysUnknown',
@@ -47,7 +47,7 @@ export interface Standing {
 }
 
 /** Everything that follows from a machine's history under the packs of its site. */
-export function standingOf(history: MachineHistory, site: Site, packs: Packs = SHIPPED_PACKS): Standing {
+export function standingOf(history: MachineHistory, site: Site, packs: Packs): Standing {
   const force = inForce(history, site, packs);
   const { gasDays, balances } = foldGas(history.gas);
   const { account: leaks, shownRepairedOn } = foldLeaks(history.leakWork);
@@ -120,7 +120,7 @@ export function standingFromEntries(
   site: Site,
   entries: readonly Entry[],
   asOf: Day,
-  packs: Packs = SHIPPED_PACKS,
+  packs: Packs,
   superseded?: ReadonlySet<string>,
 ): Standing {
   return standingOf(foldHistory(appliance, entries, asOf, superseded), site, packs);

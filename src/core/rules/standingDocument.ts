@@ -6,7 +6,7 @@ import { foldHistory } from '../logbook/history';
 import type { Logbook } from '../logbook/logbook';
 import { PERCENT_SCALE } from './leakRate';
 import { stateOf } from './obligation';
-import { type Packs, SHIPPED_PACKS } from './packs/shipped';
+import type { Packs } from './packs/shipped';
 import { type Standing, standingOf } from './standing';
 
 const percent = (millionths: number | null): number | null =>
@@ -64,7 +64,7 @@ export function standingDocument(standing: Standing) {
 }
 
 /** The standing of every appliance of a logbook, in the order of the file. */
-export function logbookStandings(logbook: Logbook, asOf: Day, packs: Packs = SHIPPED_PACKS) {
+export function logbookStandings(logbook: Logbook, asOf: Day, packs: Packs) {
   const superseded = supersededIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, site]));
   const entriesOf = entriesByMachine(logbook.entries);

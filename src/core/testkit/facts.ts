@@ -7,6 +7,7 @@ import type { Appliance, Site } from '../logbook/tables';
 import { dayOf } from '../quantity/day';
 import { standingDocument } from '../rules/standingDocument';
 import { type Standing, standingFromEntries } from '../rules/standing';
+import { SHIPPED_PACKS } from '../rules/packs/shipped';
 
 type Draft<Kind extends EntryKind = EntryKind> = Omit<EntryOf<Kind>, 'id' | 'by' | 'applianceId'>;
 export type Fact = Draft | (Draft & { id: string });
@@ -93,7 +94,7 @@ export function storyOf(facts: readonly Fact[], scene: Scene = {}): Entry[] {
 
 export function standing(facts: readonly Fact[], asOf: string, scene: Scene = {}): Standing {
   const { site, appliance } = sceneOf(scene);
-  return standingFromEntries(appliance, site, storyOf(facts, scene), dayOf(asOf));
+  return standingFromEntries(appliance, site, storyOf(facts, scene), dayOf(asOf), SHIPPED_PACKS);
 }
 
 /** The document of 4.3 for one machine. */

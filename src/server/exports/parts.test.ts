@@ -32,13 +32,13 @@ async function loaded(logbook: Logbook): Promise<(scope: object) => Promise<Logb
 it('of random logbooks, the part of an owner reads again and stands as it stood', async () => {
   const all = manyPairs(PAIRS, 20261127);
   const part = await loaded(all);
-  const whole = new Map(logbookStandings(all, T).appliances.map((each) => [each.id, each]));
+  const whole = new Map(logbookStandings(all, T, SHIPPED_PACKS).appliances.map((each) => [each.id, each]));
   const reaching = all.entries.filter(({ supersedes, applianceId }) =>
     all.entries.some((target) => target.id === supersedes && target.applianceId !== applianceId),
   );
   expect(reaching.length).toBeGreaterThan(10);
   for (const { id } of all.owners ?? []) {
-    const [own, ...others] = logbookStandings(await part({ owner: id }), T).appliances;
+    const [own, ...others] = logbookStandings(await part({ owner: id }), T, SHIPPED_PACKS).appliances;
     expect(others).toEqual([]);
     expect(own, id).toEqual(whole.get(own?.id ?? ''));
   }

@@ -81,10 +81,12 @@ describe('when the day turns', () => {
         ...logbookStandings(
           { ...book, appliances: book.appliances.filter((each) => each.siteId === 's1') },
           dayOf('2026-11-24'),
+          SHIPPED_PACKS,
         ).appliances,
         ...logbookStandings(
           { ...book, appliances: book.appliances.filter((each) => each.siteId === 's2') },
           dayOf('2026-11-25'),
+          SHIPPED_PACKS,
         ).appliances,
       ].map((each) => [each.id, each]),
     );

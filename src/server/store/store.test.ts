@@ -11,6 +11,7 @@ import { verifyChain } from '../exports/logbooks';
 import { HttpProblem } from '../problem';
 import { type Services, openServices } from '../services';
 import { type Link, firstBreak } from './seal';
+import { SHIPPED_PACKS } from '../../core/rules/packs/shipped';
 
 const TODAY = '2026-11-23';
 let folder: string;
@@ -178,7 +179,7 @@ it('gives the same standing as compute does for the exported logbook', async () 
   await services.appending.append([
     topOff('w', 4, { on: '2026-08-02', supersedes: 'y', correctionReason: 'wrong day' }),
   ]);
-  const computed = logbookStandings(await exported(services), dayOf(TODAY));
+  const computed = logbookStandings(await exported(services), dayOf(TODAY), SHIPPED_PACKS);
   for (const each of computed.appliances)
     expect(await standing(each.id)).toEqual(JSON.parse(JSON.stringify(each)));
 });

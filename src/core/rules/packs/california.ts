@@ -11,6 +11,8 @@ export const usCa = definePack({
   id: 'us-ca',
   title: 'Refrigerant management, California',
   authority: 'California',
+  // A state has no name that a browser knows.
+  holdsIn: [{ code: 'US-CA', name: 'United States, California' }],
   from: '2011-01-01',
   source: cite('17 CCR 95380 and following'),
   opens: 'anyLeak',

@@ -1,45 +1,22 @@
 /**
- * Which rule sets a site takes from its country, to begin with; a person can choose others. Codes of ISO 3166; a state
- * with rules of its own by its own code. House rules hold wherever no other covers.
+ * Which rule sets a site takes from its country, to begin with; a person can choose others. Codes of ISO 3166; a state with
+ * rules of its own by its own code, under which those of its country hold too. House rules hold wherever no other covers.
  */
-import type { PackId } from '../../logbook/packNames';
+import { PACK_IDS, type PackId } from '../../logbook/packNames';
+import { SHIPPED_PACKS } from './shipped';
 
-const UNION = [
-  'AT',
-  'BE',
-  'BG',
-  'CY',
-  'CZ',
-  'DE',
-  'DK',
-  'EE',
-  'ES',
-  'FI',
-  'FR',
-  'GR',
-  'HR',
-  'HU',
-  'IE',
-  'IT',
-  'LT',
-  'LU',
-  'LV',
-  'MT',
-  'NL',
-  'PL',
-  'PT',
-  'RO',
-  'SE',
-  'SI',
-  'SK',
-] as const;
+const everywhere = (id: PackId): boolean => SHIPPED_PACKS[id].holdsIn.length === 0;
 
-export const PACKS_OF_COUNTRY: Readonly<Record<string, readonly PackId[]>> = {
-  US: ['us-ods', 'us-hfc', 'house'],
-  'US-CA': ['us-ods', 'us-hfc', 'us-ca', 'house'],
-  GB: ['gb', 'house'],
-  ...Object.fromEntries(UNION.map((code) => [code, ['eu', 'house']] as const)),
-};
+/** Every country and state that a pack names, with the name that a browser lacks. */
+export const COUNTRIES_WITH_RULES: ReadonlyMap<string, string | null> = new Map(
+  PACK_IDS.flatMap((id) => SHIPPED_PACKS[id].holdsIn.map(({ code, name }) => [code, name ?? null])),
+);
 
-/** Where no set is known for a country, the house's own rule alone. */
-export const packsOf = (country: string): readonly PackId[] => PACKS_OF_COUNTRY[country] ?? ['house'];
+/** `packsOf('US-CA')`: those of the country, of the state, and the house's own; of an unknown country the house's alone. */
+export function packsOf(country: string): readonly PackId[] {
+  const [whole = ''] = country.split('-');
+  return PACK_IDS.filter(
+    (id) =>
+      everywhere(id) || SHIPPED_PACKS[id].holdsIn.some(({ code }) => code === country || code === whole),
+  );
+}

@@ -2,6 +2,36 @@
 import { definePack } from '../pack';
 import { cite, figure, ours } from './figures';
 
+const UNION = [
+  'AT',
+  'BE',
+  'BG',
+  'CY',
+  'CZ',
+  'DE',
+  'DK',
+  'EE',
+  'ES',
+  'FI',
+  'FR',
+  'GR',
+  'HR',
+  'HU',
+  'IE',
+  'IT',
+  'LT',
+  'LU',
+  'LV',
+  'MT',
+  'NL',
+  'PL',
+  'PT',
+  'RO',
+  'SE',
+  'SI',
+  'SK',
+] as const;
+
 const shared = (
   text: string,
   articles: { scope: string; prevent: string; checks: string; records: string },
@@ -85,6 +115,7 @@ export const eu = definePack({
   id: 'eu',
   title: 'Fluorinated greenhouse gases',
   authority: 'European Union',
+  holdsIn: UNION.map((code) => ({ code })),
   from: '2024-03-11',
   source: cite(`${EU_TEXT} art. 4–7`),
   covers: [
@@ -107,6 +138,7 @@ export const gb = definePack({
   id: 'gb',
   title: 'Fluorinated greenhouse gases, Great Britain',
   authority: 'Great Britain',
+  holdsIn: [{ code: 'GB' }],
   from: '2021-01-01',
   source: cite(`${GB_TEXT} art. 3–6`),
   covers: [gbParts.hfcClause],

@@ -9,6 +9,7 @@ export const house = definePack({
   id: 'house',
   title: 'House rule',
   authority: 'the company',
+  holdsIn: [],
   from: null,
   source: cite(OWN),
   opens: 'percent',

@@ -151,6 +151,7 @@ export const usOds = definePack({
   id: 'us-ods',
   title: 'Ozone-depleting refrigerants',
   authority: 'United States, federal',
+  holdsIn: [{ code: 'US' }],
   from: '2019-01-01',
   covers: [{ containsAny: ['CFC', 'HCFC'], fullChargeAtLeast: figure(50, 'lb', '40 CFR 82.157 (a)') }],
   seriesInspections: series('40 CFR 82.157', 50),
@@ -163,6 +164,7 @@ export const usHfc = definePack({
   id: 'us-hfc',
   title: 'HFCs and their substitutes',
   authority: 'United States, federal',
+  holdsIn: [{ code: 'US' }],
   from: '2026-01-01',
   covers: [
     {
