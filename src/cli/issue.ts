@@ -5,7 +5,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { DOCUMENTS, MAY, NEEDS, paperRequest } from '../contract/papers';
+import { DOCUMENTS, factsOfDocument, paperRequest } from '../contract/papers';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText, problemsOf } from '../core/logbook/problems';
 import { makePapers } from '../papers/make';
@@ -21,7 +21,7 @@ const HELP = `Makes a document of a logbook as PDF.
   npm run --silent issue -- LOGBOOK.json --document KIND ... --out FILE.pdf [--as-of YYYY-MM-DD]
 
 Kinds, with what each is about:
-${DOCUMENTS.map((kind) => `  ${kind.padEnd(16)}${[...NEEDS[kind].map((key) => `--${key}`), ...(MAY[kind] ?? []).map((key) => `[--${key}]`)].join(' ')}`).join('\n')}
+${DOCUMENTS.map((kind) => `  ${kind.padEnd(16)}${[...factsOfDocument(kind).needs.map((key) => `--${key}`), ...(factsOfDocument(kind).may ?? []).map((key) => `[--${key}]`)].join(' ')}`).join('\n')}
 
 Without --as-of the document tells of the last day that the logbook holds; a service record of the last day of its visit.
 Photos are looked for in the folder "attachments" beside the logbook. Exit 0: written. Exit 2: nothing was written, and why.

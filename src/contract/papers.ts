@@ -4,39 +4,32 @@ import { calendarDate, filledText, id, packId } from '../core/logbook/fields';
 import { limitOf, pageOf, place } from './paging';
 import type { Paper } from './paper';
 
-export const DOCUMENTS = [
-  'serviceRecord',
-  'leakRepairFile',
-  'machineRecord',
-  'inspection',
-  'plan',
-  'extension',
-  'chronicReport',
-  'fullCharge',
-  'yearly',
-  'seasonal',
-] as const;
-export type DocumentKind = (typeof DOCUMENTS)[number];
+interface DocumentFacts {
+  /** first letters of its number */
+  prefix: string;
+  /** fields that it is about; all others but `asOf` and those in `may` are refused, for they would say nothing */
+  needs: readonly string[];
+  may?: readonly string[];
+  /** it goes to an authority, whose forms want what no entry says */
+  toAuthority: boolean;
+}
 
-/** Fields that each kind needs; all others but `asOf` and those in `MAY` are refused, for they would say nothing. */
-export const NEEDS: Record<DocumentKind, readonly (keyof PaperRequest)[]> = {
-  serviceRecord: ['visit'],
-  leakRepairFile: ['machine', 'pack', 'opened'],
-  machineRecord: ['machine'],
-  inspection: ['entry'],
-  plan: ['entry'],
-  extension: ['entry'],
-  chronicReport: ['machine', 'year'],
-  fullCharge: ['machine'],
-  yearly: ['pack', 'year'],
-  seasonal: ['machine'],
-};
-
-export const MAY: Partial<Record<DocumentKind, readonly (keyof PaperRequest)[]>> = {
-  serviceRecord: ['machine'],
-  machineRecord: ['from', 'to'],
-  yearly: ['owner'],
-};
+/** Every kind of document, said once; its name stands in `words`, its maker in `papers/make.ts`: both are demanded there. */
+export const DOCUMENT_FACTS = {
+  serviceRecord: { prefix: 'SR', needs: ['visit'], may: ['machine'], toAuthority: false },
+  leakRepairFile: { prefix: 'LR', needs: ['machine', 'pack', 'opened'], toAuthority: true },
+  machineRecord: { prefix: 'MR', needs: ['machine'], may: ['from', 'to'], toAuthority: false },
+  inspection: { prefix: 'LI', needs: ['entry'], toAuthority: false },
+  plan: { prefix: 'PL', needs: ['entry'], toAuthority: true },
+  extension: { prefix: 'MT', needs: ['entry'], toAuthority: true },
+  chronicReport: { prefix: 'CR', needs: ['machine', 'year'], toAuthority: true },
+  fullCharge: { prefix: 'FC', needs: ['machine'], toAuthority: false },
+  yearly: { prefix: 'YR', needs: ['pack', 'year'], may: ['owner'], toAuthority: true },
+  seasonal: { prefix: 'SM', needs: ['machine'], toAuthority: false },
+} as const satisfies Record<string, DocumentFacts>;
+export type DocumentKind = keyof typeof DOCUMENT_FACTS;
+export const DOCUMENTS = Object.keys(DOCUMENT_FACTS) as [DocumentKind, ...DocumentKind[]];
+export const factsOfDocument = (kind: DocumentKind): DocumentFacts => DOCUMENT_FACTS[kind];
 
 const FIRST_YEAR = 1900;
 const LAST_YEAR = 2200;
@@ -59,12 +52,11 @@ const asked = z.object({
 export type PaperRequest = z.infer<typeof asked>;
 
 export const paperRequest = asked.superRefine((request, context) => {
-  const needs = NEEDS[request.document];
-  const may = MAY[request.document] ?? [];
+  const { needs, may = [] } = factsOfDocument(request.document);
   const wrong = (path: keyof PaperRequest, message: string): void => {
     context.addIssue({ code: 'custom', path: [path], message });
   };
-  for (const key of needs)
+  for (const key of needs as readonly (keyof PaperRequest)[])
     if (request[key] === undefined) wrong(key, `is missing; a ${request.document} is about one`);
   for (const key of Object.keys(request) as (keyof PaperRequest)[])
     if (

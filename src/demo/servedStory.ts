@@ -29,6 +29,8 @@ export async function serveStory(today: string): Promise<ServedStory> {
   const services = await openServices(`file:${join(folder, 'story.db')}`, clock);
   await loadLogbook(services, demoStory(dayOf(today)));
   const server = createApp(services, null).listen(0, '127.0.0.1');
+  // A connection that is idle is never closed under a request that just takes it up again.
+  server.keepAliveTimeout = 0;
   await new Promise((resolve) => server.once('listening', resolve));
   const base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
   return {

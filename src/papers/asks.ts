@@ -1,6 +1,6 @@
 /** What an authority's form wants and no entry says: asked when a paper is issued, and remembered where it can be. */
 import type { z } from 'zod';
-import type { PaperRequest, paperAsk } from '../contract/papers';
+import { type PaperRequest, factsOfDocument, type paperAsk } from '../contract/papers';
 import type { Owner } from '../core/logbook/tables';
 import { numbersWords } from './beside';
 import { PLAN_ASKS } from './entryPapers';
@@ -15,15 +15,6 @@ const OWNER_ASKS: readonly [key: string, label: string][] = [
   ['x-signs', 'Who signs for the owner, with position'],
 ];
 
-/** Papers that go to an authority. */
-const TO_AUTHORITY: readonly PaperRequest['document'][] = [
-  'leakRepairFile',
-  'extension',
-  'plan',
-  'chronicReport',
-  'yearly',
-];
-
 export const answerOfOwner = (owner: Owner, key: string): string =>
   key === 'numbers'
     ? numbersWords(owner.numbers)
@@ -36,7 +27,7 @@ export function asksOf(
   last: Readonly<Record<string, string>> = {},
 ): PaperAsk[] {
   const ofOwner =
-    owner && TO_AUTHORITY.includes(document)
+    owner && factsOfDocument(document).toAuthority
       ? OWNER_ASKS.map(([key, label]) => ({
           key,
           label,

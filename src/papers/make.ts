@@ -1,6 +1,6 @@
 /** Makes the papers that are asked for, from whatever holds the record: a logbook file or the database. */
-import type { PaperRequest } from '../contract/papers';
-import type { Entry } from '../core/logbook/entry';
+import type { DocumentKind, PaperRequest } from '../contract/papers';
+import type { Entry, EntryKind, EntryOf } from '../core/logbook/entry';
 import { ownedIn, ownerOn } from '../core/logbook/ownership';
 import { supersededIds } from '../core/logbook/order';
 import type { PackId } from '../core/logbook/packNames';
@@ -27,13 +27,87 @@ import { countWords } from '../words/counts';
 
 type Outcome = Result<Made, string>;
 
+/** A document of one machine: what it is made from. */
+interface Asked {
+  request: PaperRequest;
+  view: FoldedMachine;
+  beside: Beside;
+  answers: Answers;
+}
+type OfMachine = (asked: Asked) => Result<Paper, string>;
+type OfRecords = (request: PaperRequest, records: Records) => Promise<Outcome>;
+
+/** A document that is made from one entry of a kind. */
+const ofEntry =
+  <Kind extends EntryKind>(
+    kind: Kind,
+    name: string,
+    make: (entry: EntryOf<Kind>, asked: Asked) => Paper,
+  ): OfMachine =>
+  (asked) => {
+    const { entries } = asked.view.standing.history;
+    const entry = entries.find(({ entry: each }) => each.id === asked.request.entry)?.entry;
+    if (!entry)
+      return refused(
+        'This entry was corrected or voided, or lies after the day of the paper; name the one that stands.',
+      );
+    return entry.kind === kind
+      ? ok(make(entry as EntryOf<Kind>, asked))
+      : refused(`This entry is no ${name}.`);
+  };
+
+/** How each kind of document is made: of one machine, or of whatever the records hold. */
+const MAKERS: Readonly<Record<DocumentKind, { ofMachine: OfMachine } | { ofRecords: OfRecords }>> = {
+  serviceRecord: { ofRecords: serviceRecords },
+  yearly: { ofRecords: yearly },
+  machineRecord: {
+    ofMachine: ({ request, view, beside }) =>
+      ok(
+        machineRecord(view, beside, {
+          from: request.from === undefined ? WHOLE.from : dayOf(request.from),
+          to: request.to === undefined ? WHOLE.to : dayOf(request.to),
+        }),
+      ),
+  },
+  leakRepairFile: {
+    ofMachine: ({ request, view, beside }) => {
+      const found = caseAsked(request, view.standing);
+      return found
+        ? ok(leakRepairFile(view, found, beside))
+        : refused(
+            `No case of ${PACK_WORDS[request.pack as PackId]} opened on ${dateWords(request.opened ?? '')} on this machine.`,
+          );
+    },
+  },
+  chronicReport: {
+    ofMachine: ({ request, view, beside }) => ok(chronicReport(view, request.year ?? 0, beside)),
+  },
+  fullCharge: { ofMachine: ({ view, beside }) => ok(fullCharge(view, beside)) },
+  seasonal: { ofMachine: ({ view, beside }) => ok(seasonalMoves(view, beside)) },
+  inspection: {
+    ofMachine: ofEntry('leakInspection', 'leak inspection', (entry, { view, beside }) =>
+      inspection(view, entry, beside),
+    ),
+  },
+  plan: {
+    ofMachine: ofEntry('planFiled', 'plan', (entry, { view, beside, answers }) =>
+      plan(view, entry, beside, answers),
+    ),
+  },
+  extension: {
+    ofMachine: ofEntry('extension', 'request for more time', (entry, { view, beside }) =>
+      extension(view, entry, beside),
+    ),
+  },
+};
+
 export async function makePapers(
   request: PaperRequest,
   records: Records,
   answers: Answers = {},
 ): Promise<Outcome> {
-  if (request.document === 'serviceRecord') return serviceRecords(request, records);
-  if (request.document === 'yearly') return yearly(request, records);
+  const maker = MAKERS[request.document];
+  if ('ofRecords' in maker) return maker.ofRecords(request, records);
   const machineId = request.machine ?? (await records.machineOfEntry(request.entry ?? ''));
   if (machineId === null) return refused('The logbook has no such entry.');
   const rows = await records.machine(machineId);
@@ -42,72 +116,8 @@ export async function makePapers(
   const beside = await besideOf(view, records, dayOfPaper(request, view));
   // What was answered for the owner stands in the owner's row.
   const own = Object.fromEntries(Object.entries(answers).filter(([key]) => key in PLAN_ASKS));
-  const paper = paperOf(request, view, beside, own);
+  const paper = maker.ofMachine({ request, view, beside, answers: own });
   return paper.ok ? ok(made(request, [paper.value], [view], beside, own)) : paper;
-}
-
-function paperOf(
-  request: PaperRequest,
-  view: FoldedMachine,
-  beside: Beside,
-  answers: Answers,
-): Result<Paper, string> {
-  const { standing } = view;
-  switch (request.document) {
-    case 'machineRecord':
-      return ok(
-        machineRecord(view, beside, {
-          from: request.from === undefined ? WHOLE.from : dayOf(request.from),
-          to: request.to === undefined ? WHOLE.to : dayOf(request.to),
-        }),
-      );
-    case 'leakRepairFile': {
-      const found = caseAsked(request, standing);
-      return found
-        ? ok(leakRepairFile(view, found, beside))
-        : refused(
-            `No case of ${PACK_WORDS[request.pack as PackId]} opened on ${dateWords(request.opened ?? '')} on this machine.`,
-          );
-    }
-    case 'chronicReport':
-      return ok(chronicReport(view, request.year ?? 0, beside));
-    case 'fullCharge':
-      return ok(fullCharge(view, beside));
-    case 'seasonal':
-      return ok(seasonalMoves(view, beside));
-    default:
-      return ofEntry(request, view, beside, answers);
-  }
-}
-
-const ENTRY_KIND = { inspection: 'leakInspection', plan: 'planFiled', extension: 'extension' } as const;
-const ENTRY_NAME = {
-  inspection: 'leak inspection',
-  plan: 'plan',
-  extension: 'request for more time',
-} as const;
-
-function ofEntry(
-  { document, entry: id }: PaperRequest,
-  view: FoldedMachine,
-  beside: Beside,
-  answers: Answers,
-): Result<Paper, string> {
-  const kind = document as keyof typeof ENTRY_KIND;
-  const entry = view.standing.history.entries.find(({ entry: each }) => each.id === id)?.entry;
-  if (!entry)
-    return refused(
-      'This entry was corrected or voided, or lies after the day of the paper; name the one that stands.',
-    );
-  if (entry.kind !== ENTRY_KIND[kind]) return refused(`This entry is no ${ENTRY_NAME[kind]}.`);
-  switch (entry.kind) {
-    case 'leakInspection':
-      return ok(inspection(view, entry, beside));
-    case 'extension':
-      return ok(extension(view, entry, beside));
-    default:
-      return ok(plan(view, entry as Extract<Entry, { kind: 'planFiled' }>, beside, answers));
-  }
 }
 
 async function folded(rows: MachineRows, records: Records, asOf: string | undefined): Promise<FoldedMachine> {

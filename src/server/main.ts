@@ -7,6 +7,7 @@ import { openServices } from './services';
 import { PATIENCE } from './store/database';
 
 const HOST = '127.0.0.1';
+const KEEP_ALIVE_MS = 75_000;
 const TURN_EVERY_MS = 60_000;
 const port = Number(process.env['PORT'] ?? 4400);
 const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
@@ -35,6 +36,8 @@ const server = createApp(services, join(process.cwd(), 'dist'), hosts).listen(po
   const { port: given } = server.address() as AddressInfo;
   console.log(`Green Abacus is at http://${HOST}:${String(given)}`);
 });
+// Longer than browsers and proxies keep an idle connection: none is closed under a request that takes it up again.
+server.keepAliveTimeout = KEEP_ALIVE_MS;
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => {

@@ -3,24 +3,11 @@
  * every device; behind it stands its version: the next one when the record that it tells was corrected or went on.
  */
 import { hash } from 'node:crypto';
-import type { DocumentKind, PaperRequest } from '../../contract/papers';
+import { type PaperRequest, factsOfDocument } from '../../contract/papers';
 import type { Entry } from '../../core/logbook/entry';
 import type { Made } from '../../papers/made';
 import type { Line } from '../../papers/paper';
 import { canonical } from '../store/seal';
-
-const PREFIX: Record<DocumentKind, string> = {
-  serviceRecord: 'SR',
-  leakRepairFile: 'LR',
-  machineRecord: 'MR',
-  inspection: 'LI',
-  plan: 'PL',
-  extension: 'MT',
-  chronicReport: 'CR',
-  fullCharge: 'FC',
-  yearly: 'YR',
-  seasonal: 'SM',
-};
 
 /** without letters that are taken for figures */
 const ALPHABET = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
@@ -32,7 +19,7 @@ const sha256 = (text: string): string => hash('sha256', text, 'hex');
 export function baseNumber({ asOf: _, ...subject }: PaperRequest): string {
   const bytes = Buffer.from(sha256(canonical(subject)), 'hex');
   const code = [...bytes.subarray(0, CODE_LENGTH)].map((byte) => ALPHABET[byte % ALPHABET.length]).join('');
-  return `${PREFIX[subject.document]}-${code}`;
+  return `${factsOfDocument(subject.document).prefix}-${code}`;
 }
 
 /** When an entry was written down and how it is chained is no part of what it says. */
