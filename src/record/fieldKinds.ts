@@ -13,13 +13,14 @@ import { measureRefusalWords } from '../words/calculators';
 import { OFFSET_IN } from '../words/codes';
 import { readIn, shownIn } from '../words/measures';
 import type { AskedField, FieldOf, FieldType, Values } from './field';
-import { massOf } from './gasDraft';
+import { massOf, typedMass } from './gasDraft';
 import { leakDraftOf } from './leakDraft';
 import { type FormPlace, usualUnit } from './place';
 import { pressureText, readPressure } from './readPressure';
 import {
   type MethodSince,
   type OwnedSince,
+  asText,
   certificatesText,
   numbersText,
   readCertificates,
@@ -29,30 +30,32 @@ import {
 } from './rows/rowLines';
 import { type FieldRead, draftFrom, draftOf, readMeasured, readQuantity, readStated } from './statedDraft';
 
-/** What a field may need to know beside itself. */
-export interface FieldContext {
-  place: FormPlace;
-  /** the whole draft, or the whole row */
+/** What a field may begin with, beside its own value. */
+export interface BeginContext {
+  /** the whole entry or row */
   values: Values;
   standing: Standing | null;
   labels: LeakLabels;
 }
 
-interface Kind<Field> {
-  /** what a form holds of a value; undefined or null: of none yet */
-  begin: (value: unknown, field: Field, context: FieldContext) => unknown;
-  /** undefined: nothing was said */
-  read: (value: unknown, field: Field, context: FieldContext) => FieldRead;
+/** What reading a field may need to know beside what was typed. */
+export interface ReadContext {
+  place: FormPlace;
+  /** the whole draft */
+  values: Values;
 }
 
-const text = (value: unknown): string => (value === null || value === undefined ? '' : String(value));
-const typedMass = (mass: Mass): string =>
-  (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
+interface Kind<Field> {
+  /** what a form holds of a value; undefined or null: of none yet */
+  begin: (value: unknown, field: Field, context: BeginContext) => unknown;
+  /** undefined: nothing was said */
+  read: (value: unknown, field: Field, context: ReadContext) => FieldRead;
+}
 
 /** Typed as text; a blank says nothing. */
 const typed = <Type extends FieldType>(
-  read: (typed: string, field: FieldOf<Type>, context: FieldContext) => FieldRead,
-  begin: (value: unknown, field: FieldOf<Type>, context: FieldContext) => unknown = text,
+  read: (typed: string, field: FieldOf<Type>, context: ReadContext) => FieldRead,
+  begin: (value: unknown, field: FieldOf<Type>, context: BeginContext) => unknown = asText,
 ): Kind<FieldOf<Type>> => ({
   begin,
   read: (value, field, context) => {
@@ -105,9 +108,9 @@ const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
   },
   choice: {
     begin: (value, { leftOut, chosen, optional, choices }) =>
-      text(value ?? leftOut ?? (chosen || optional ? '' : choices[0]?.value)),
+      asText(value ?? leftOut ?? (chosen || optional ? '' : choices[0]?.value)),
     read: (value) => {
-      const said = text(value).trim();
+      const said = asText(value).trim();
       return { value: said === '' ? undefined : said === 'true' ? true : said === 'false' ? false : said };
     },
   },
@@ -151,7 +154,7 @@ const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
   ),
   offset: {
     begin: (value, _field, { values }) => (value ? shownIn('us', 0)(offsetIn(values), value as number) : ''),
-    read: (value, _field, { values }) => readOffset(text(value).trim(), values),
+    read: (value, _field, { values }) => readOffset(asText(value).trim(), values),
   },
   numbers: typed(readNumbers, numbersText),
   certificates: typed(readCertificates, certificatesText),
@@ -166,10 +169,10 @@ const kindOf = (field: AskedField): Kind<AskedField> => KINDS[field.type] as Kin
 /** A fact that can also be not done or unknown is held with how it was said. */
 const isStated = (field: AskedField): boolean => field.stated === true && field.type !== 'measure';
 
-export const beginField = (field: AskedField, value: unknown, context: FieldContext): unknown =>
+export const beginField = (field: AskedField, value: unknown, context: BeginContext): unknown =>
   isStated(field) ? draftFrom(value) : kindOf(field).begin(value, field, context);
 
-export const readField = (field: AskedField, value: unknown, context: FieldContext): FieldRead =>
+export const readField = (field: AskedField, value: unknown, context: ReadContext): FieldRead =>
   isStated(field)
     ? readStated(draftOf(value), (draft) => kindOf(field).read(draft.text, field, context))
     : kindOf(field).read(value, field, context);

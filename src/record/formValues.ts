@@ -5,15 +5,15 @@ import { entryProblems } from '../core/logbook/logbook';
 import { asNamedToday } from '../core/logbook/olderNames';
 import { problemsOf } from '../core/logbook/problems';
 import { dayOf } from '../core/quantity/day';
-import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
 import type { Standing } from '../core/rules/standing';
 import { noteProblems } from '../core/visit/notes/noteProblems';
 import type { AskedField, Values } from './field';
 import type { Form } from './forms';
 import type { LeakDraft } from './leakDraft';
 import type { FormPlace } from './place';
-import { type FieldContext, beginField, readField } from './fieldKinds';
+import { beginField, readField } from './fieldKinds';
 import { valueAt } from './sentence';
+import { NO_WRITER } from '../words/refused';
 
 function putPath(target: Values, key: string, value: unknown): void {
   const parts = key.split('.');
@@ -32,20 +32,11 @@ export function initialValues(
   labels: LeakLabels = new Map(),
 ): Values {
   const source: Values = corrected ? (asNamedToday(corrected) as unknown as Values) : given;
-  const context: FieldContext = { place: NOWHERE, values: source, standing, labels };
+  const context = { values: source, standing, labels };
   return Object.fromEntries(
     spec.fields.map((field) => [field.key, beginField(field, valueAt(source, field.key), context)]),
   );
 }
-
-/** No field begins by its place. */
-const NOWHERE: FormPlace = {
-  mass: 'lb',
-  system: 'us',
-  atmosphere: SEA_LEVEL_PA,
-  instruments: [],
-  labels: new Map(),
-};
 
 export interface FormResult {
   entry: Entry | null;
@@ -127,7 +118,7 @@ export function madeOf(
       dropPath(payload, field.key);
     }
     if (!applies) continue;
-    const read = readField(field, value, { place, values, standing: null, labels: place.labels });
+    const read = readField(field, value, { place, values });
     if ('error' in read) errors[field.key] = read.error;
     else if (field.type === 'leak' || field.type === 'newLeak')
       putLeak(payload, field.key, read.value as LeakDraft);
@@ -135,7 +126,7 @@ export function madeOf(
     else if (field.chosen) errors[field.key] = 'Choose one.';
     else if (isNeeded(field, values)) errors[field.key] = lackWords(field);
   }
-  if (frame.by === null) errors['by'] = 'Choose who is writing.';
+  if (frame.by === null) errors['by'] = NO_WRITER;
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';
   else if (dayOf(frame.on) > today) errors['on'] = 'That day has not come yet.';
   if (corrected && frame.correctionReason.trim() === '')

@@ -10,6 +10,7 @@ import {
 import { ACCEPTED, type SenseWarning, acceptedReasons } from '../core/logbook/sense';
 import { type Mass, type MassUnit, parseMass } from '../core/quantity/mass';
 import { massRefusalWords } from '../words/refusals';
+import { NO_WRITER } from '../words/refused';
 
 export type Direction = 'refrigerantAdded' | 'refrigerantRecovered';
 
@@ -88,7 +89,7 @@ export function correctionDraft(entry: GasEntry): GasDraft {
   const mass = entry.mass as WithTyped | null;
   return {
     ...freshDraft(entry.on, entry.kind),
-    amount: mass ? (mass['x-typed'] ?? `${String(mass.value)} ${mass.unit}`) : '',
+    amount: mass ? typedMass(mass) : '',
     notWeighed: mass === null,
     whyNotWeighed: entry.massUnknown ?? '',
     ...(entry.kind === 'refrigerantAdded'
@@ -104,6 +105,9 @@ export function correctionDraft(entry: GasEntry): GasDraft {
 export type DraftErrors = Partial<
   Record<'amount' | 'whyNotWeighed' | 'on' | 'correctionReason' | 'by', string>
 >;
+
+/** A mass as it was typed, or as it would be. */
+export const typedMass = (mass: WithTyped): string => mass['x-typed'] ?? `${String(mass.value)} ${mass.unit}`;
 
 /** The mass that was typed, with the text itself kept beside it. */
 export function massOf(text: string, unit: MassUnit): { mass: WithTyped } | { error: string } {
@@ -154,7 +158,7 @@ export function entryOf(
   if (corrected !== null && draft.correctionReason.trim() === '') {
     errors.correctionReason = 'Say why the entry is corrected; both versions stay in the record.';
   }
-  if (by === null) errors.by = 'Choose who is writing.';
+  if (by === null) errors.by = NO_WRITER;
   if (Object.keys(errors).length > 0 || by === null) return { entry: null, errors };
   const untouched = corrected !== null && sameWeight(draft, correctionDraft(corrected));
   const common = {

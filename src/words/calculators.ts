@@ -13,6 +13,7 @@ import type { MeasureRefusal } from '../core/quantity/measure';
 import { type Dimension, UNITS } from '../core/quantity/units';
 import type { Show } from './measures';
 import type { WorkingSaid } from './working';
+import { capped } from './list';
 
 export function calculatorRefusalWords(refusal: CalculatorRefusal, show: Show): string {
   switch (refusal.reason) {
@@ -23,17 +24,17 @@ export function calculatorRefusalWords(refusal: CalculatorRefusal, show: Show): 
       return `${refusal.refrigerant} has no saturation at ${show(dimension, refusal.given)}: its table reaches from ${range}. Check the ${what}, its unit and the refrigerant.`;
     }
     case 'outOfRange':
-      return `${sentence(refusal.field)} is ${show(refusal.dimension, refusal.given)}; this holds from ${show(refusal.dimension, refusal.from)} to ${show(refusal.dimension, refusal.to)}.`;
+      return `${capped(refusal.field)} is ${show(refusal.dimension, refusal.given)}; this holds from ${show(refusal.dimension, refusal.from)} to ${show(refusal.dimension, refusal.to)}.`;
     case 'notPositive':
-      return `${sentence(refusal.field)} must be more than nothing.`;
+      return `${capped(refusal.field)} must be more than nothing.`;
     case 'aboveDesignPressure':
       return `Do not test at ${show('pressure', refusal.given)}: the least marked design pressure of the section is ${show('pressure', refusal.limit)}. Let it down first.`;
     case 'notAboveAtmosphere':
-      return `${sentence(refusal.field)} must lie above the air outside (${show('pressure', refusal.atmosphere)}): else nothing leaks out.`;
+      return `${capped(refusal.field)} must lie above the air outside (${show('pressure', refusal.atmosphere)}): else nothing leaks out.`;
     case 'tooFewReadings':
       return `${String(refusal.have)} of at least ${String(refusal.need)} so far; add more.`;
     case 'notInOrder':
-      return `${sentence(refusal.first)} must be less than ${refusal.second}. Check both.`;
+      return `${capped(refusal.first)} must be less than ${refusal.second}. Check both.`;
     case 'beyondFill':
       return `Do not put ${show('mass', refusal.given)} in: ${refusal.room > 0 ? `only ${show('mass', refusal.room)} fit below 80 %` : 'it is past 80 % already'}. Take another bottle.`;
     case 'beyondBottle':
@@ -42,8 +43,6 @@ export function calculatorRefusalWords(refusal: CalculatorRefusal, show: Show): 
       return `The bottle holds ${refusal.held}. Never put ${refusal.given} on top of it: take an empty bottle, or one of ${refusal.given}.`;
   }
 }
-
-const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 
 const EXAMPLES: Partial<Record<Dimension, string>> = {
   pressure: '68 psig, 12 inHg or 4.7 bar',
@@ -82,7 +81,7 @@ export function measureRefusalWords(refusal: MeasureRefusal): string {
 export const workingWords = (working: CoreWorking, show: Show): WorkingSaid => ({
   formula: working.formula,
   steps: [
-    ...working.figures.map((each) => `${sentence(each.name)}: ${show(each.dimension, each.si)}`),
+    ...working.figures.map((each) => `${capped(each.name)}: ${show(each.dimension, each.si)}`),
     `Holds: ${working.validity}`,
   ],
   source: working.source,

@@ -1,3 +1,6 @@
+/** Nothing is written by nobody. */
+export const NO_WRITER = 'Choose who is writing.';
+
 /** Why a save was refused, beside its button. */
 export const refusedWords = (faults: readonly string[]): string => {
   const [first = 'something', ...more] = faults;

@@ -3,9 +3,10 @@ import { METHODS } from '../../core/logbook/fields';
 import { parseDay } from '../../core/quantity/day';
 import type { FieldRead } from '../statedDraft';
 
-const text = (value: unknown): string => (value === null || value === undefined ? '' : String(value));
+export const asText = (value: unknown): string =>
+  value === null || value === undefined ? '' : String(value);
 const lines = (value: unknown): string[] =>
-  text(value)
+  asText(value)
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean);
@@ -15,7 +16,7 @@ export function numbersText(value: unknown): string {
     typeof each === 'string'
       ? each
       : Object.values((each ?? {}) as Record<string, unknown>)
-          .map(text)
+          .map(asText)
           .join(' ');
   return (Array.isArray(value) ? value : value === null || value === undefined ? [] : [value])
     .map(line)
@@ -34,7 +35,7 @@ export const certificatesText = (value: unknown): string =>
   ((value ?? []) as Certificate[])
     .map((each) =>
       [each.scheme, each.number, each.expires]
-        .map(text)
+        .map(asText)
         .join(', ')
         .replace(/(, )+$/, ''),
     )

@@ -1,7 +1,7 @@
 /** Between a row and what its form holds: what nobody touched stays as it was written, to the letter. */
 import { SEA_LEVEL_PA } from '../../core/quantity/atmosphere';
 import type { AskedField, FieldType, Values } from '../field';
-import { type FieldContext, beginField, readField } from '../fieldKinds';
+import { beginField, readField } from '../fieldKinds';
 import type { FormPlace } from '../place';
 import type { RowForm } from './rowFields';
 
@@ -15,22 +15,21 @@ export const ROW_PLACE: FormPlace = {
   instruments: [],
   labels: new Map(),
 };
-const contextOf = (values: Values): FieldContext => ({
-  place: ROW_PLACE,
-  values,
-  standing: null,
-  labels: ROW_PLACE.labels,
-});
 
 /** What the form of a row begins with. */
 export const draftOfRow = ({ fields }: Pick<RowForm, 'fields'>, row: Row): Values =>
-  Object.fromEntries(fields.map((field) => [field.key, beginField(field, row[field.key], contextOf(row))]));
+  Object.fromEntries(
+    fields.map((field) => [
+      field.key,
+      beginField(field, row[field.key], { values: row, standing: null, labels: ROW_PLACE.labels }),
+    ]),
+  );
 
 /** What is chosen and not typed: left alone it says nothing. */
 const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners', 'methods'];
 
 function readFieldOfRow(field: AskedField, draft: Values): { value: unknown } | { error: string } {
-  const read = readField(field, draft[field.key], contextOf(draft));
+  const read = readField(field, draft[field.key], { place: ROW_PLACE, values: draft });
   if ('error' in read || read.value !== undefined) return read;
   if (field.optional) return { value: null };
   return { error: field.chosen ? 'Choose one.' : 'Say it here; it is needed.' };

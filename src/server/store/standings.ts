@@ -45,7 +45,7 @@ const SET = [...COLUMNS.slice(1).map(({ name }) => `"${name}" = excluded."${name
   ', ',
 );
 
-export interface StoredPlace {
+export interface StandingStamp {
   stamp: string;
   fingerprint: string;
 }
@@ -210,7 +210,7 @@ export class Standings {
   }
 
   /** Stamp and fingerprint of what is kept of a machine. */
-  kept = async (applianceId: string): Promise<StoredPlace | null> =>
+  kept = async (applianceId: string): Promise<StandingStamp | null> =>
     (await this.keptQuery.get({ applianceId })) ?? null;
 
   private readonly keptQuery;

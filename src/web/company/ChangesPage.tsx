@@ -37,7 +37,7 @@ export default function ChangesPage() {
           <>
             <ol>
               {changes.map((change) => (
-                <ChangeLine key={change.sequence} change={change} bottles={cylinders} rowNames={rowNames} />
+                <ChangeLine key={change.sequence} change={change} cylinders={cylinders} rowNames={rowNames} />
               ))}
             </ol>
             {query.hasNextPage && (
@@ -59,11 +59,11 @@ export default function ChangesPage() {
 }
 
 interface Known {
-  bottles: ReadonlyMap<string, string>;
+  cylinders: ReadonlyMap<string, string>;
   rowNames: RowNames;
 }
 
-function ChangeLine({ change, bottles: cylinders, rowNames }: { change: Change } & Known) {
+function ChangeLine({ change, cylinders: cylinders, rowNames }: { change: Change } & Known) {
   const { people } = useWriter();
   const { entry, revision } = change;
   const by = entry?.by ?? revision?.by;
@@ -77,7 +77,7 @@ function ChangeLine({ change, bottles: cylinders, rowNames }: { change: Change }
         </span>
       </p>
       {entry ? (
-        <EntryChange change={change} entry={entry} bottles={cylinders} />
+        <EntryChange change={change} entry={entry} cylinders={cylinders} />
       ) : (
         <RowChangeWords change={change} names={rowNames} />
       )}
@@ -88,11 +88,11 @@ function ChangeLine({ change, bottles: cylinders, rowNames }: { change: Change }
 function EntryChange({
   change,
   entry,
-  bottles: cylinders,
+  cylinders: cylinders,
 }: {
   change: Change;
   entry: Entry;
-  bottles: Known['bottles'];
+  cylinders: Known['cylinders'];
 }) {
   const { machineName, siteName, massSystem, leaks } = change;
   const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles: cylinders };

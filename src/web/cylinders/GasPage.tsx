@@ -44,7 +44,7 @@ export default function GasPage() {
                 </Empty>
               )}
               {gases.map((gas) => (
-                <Holding key={gas} gas={gas} bottles={shown.filter((each) => each.refrigerant === gas)} />
+                <Holding key={gas} gas={gas} cylinders={shown.filter((each) => each.refrigerant === gas)} />
               ))}
               {gone > 0 && (
                 <Button weight="quiet" onClick={() => setScrapped(!scrapped)}>
@@ -62,12 +62,12 @@ export default function GasPage() {
   );
 }
 
-function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly Cylinder[] }) {
+function Holding({ gas, cylinders }: { gas: string; cylinders: readonly Cylinder[] }) {
   const flows = useCylinderFlows(gas).data;
   const table = useTable(gas).data ?? null;
   const owners = useOwners().data ?? [];
   const today = useToday(HERE);
-  const [opened, setOpened] = useState<{ bottle: Cylinder; how: 'change' | 'history' } | null>(null);
+  const [opened, setOpened] = useState<{ cylinder: Cylinder; how: 'change' | 'history' } | null>(null);
   return (
     <Section title={gas} aside={<span className="text-soft">{cylinders.length}</span>}>
       <ul>
@@ -112,7 +112,7 @@ function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly C
                   weight="quiet"
                   className="px-2"
                   aria-label={`Change bottle ${cylinder.serial}`}
-                  onClick={() => setOpened({ bottle: cylinder, how: 'change' })}
+                  onClick={() => setOpened({ cylinder, how: 'change' })}
                 >
                   Change
                 </Button>
@@ -120,7 +120,7 @@ function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly C
                   weight="quiet"
                   className="px-2"
                   aria-label={`History of bottle ${cylinder.serial}`}
-                  onClick={() => setOpened({ bottle: cylinder, how: 'history' })}
+                  onClick={() => setOpened({ cylinder, how: 'history' })}
                 >
                   History
                 </Button>
@@ -130,13 +130,13 @@ function Holding({ gas, bottles: cylinders }: { gas: string; bottles: readonly C
         })}
       </ul>
       {opened?.how === 'change' && (
-        <RowDialog table="cylinders" id={opened.bottle.id} onClose={() => setOpened(null)} />
+        <RowDialog table="cylinders" id={opened.cylinder.id} onClose={() => setOpened(null)} />
       )}
       {opened?.how === 'history' && (
         <HistoryDialog
           table="cylinders"
-          id={opened.bottle.id}
-          title={opened.bottle.serial}
+          id={opened.cylinder.id}
+          title={opened.cylinder.serial}
           onClose={() => setOpened(null)}
         />
       )}

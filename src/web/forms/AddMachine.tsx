@@ -3,18 +3,17 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { bareUnit, massSystemOf } from '../../core/rules/massSystem';
 import { dayOf } from '../../core/quantity/day';
-import type { AskedField, Values } from '../../record/field';
+import type { Values } from '../../record/field';
 import { faultyLabels } from '../../record/formValues';
 import { placeOf } from '../../record/place';
 import { ROW_PLACE } from '../../record/rows/rowValues';
-import { uncapped } from '../../words/list';
 import { useAddMachine, useSite, useSites, useToday } from '../data/api/queries';
 import { useWriter } from '../data/device/writer';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 import { Dialog } from '../parts/Dialog';
 import { FIRST, MORE, freshMachine, makeIds, newMachineOf } from './addMachineForm';
-import { FieldControl } from './FieldControl';
+import { Fields, applying, namesOf } from './Fields';
 import { Refused } from './Refused';
 import { SaveBar } from './SaveBar';
 import { useRefusal } from './useRefusal';
@@ -75,21 +74,13 @@ function MachineDialog({ onClose, initialSite }: { onClose: () => void; initialS
       () => undefined, // its error stands in the sheet
     );
   };
-  const asked = (fields: readonly AskedField[]) =>
-    fields.filter((field) => !field.when || field.when(values));
-  const fieldsOf = (fields: readonly AskedField[]) =>
-    asked(fields).map((field) => (
-      <FieldControl
-        key={field.key}
-        field={field}
-        value={values[field.key]}
-        error={shown[field.key]}
-        place={place}
-        values={values}
-        machine={null}
-        onChange={(value) => setValues({ ...values, [field.key]: value })}
-      />
-    ));
+  const asFields = {
+    values,
+    errors: shown,
+    place,
+    machine: null,
+    onAnswer: (key: string, value: unknown) => setValues({ ...values, [key]: value }),
+  };
   return (
     <Dialog
       title="Add a machine"
@@ -113,14 +104,9 @@ function MachineDialog({ onClose, initialSite }: { onClose: () => void; initialS
           if (!waits) save();
         }}
       >
-        {fieldsOf(FIRST)}
-        <Fold
-          title="More"
-          about={asked(MORE)
-            .map(({ label }) => uncapped(label))
-            .join(', ')}
-        >
-          {fieldsOf(MORE)}
+        <Fields {...asFields} fields={FIRST} />
+        <Fold title="More" about={namesOf(applying(MORE, values))}>
+          <Fields {...asFields} fields={MORE} />
         </Fold>
         <WriterField error={shown['by']} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />

@@ -19,7 +19,7 @@ import { SaveBar } from './SaveBar';
 import { useRefusal } from './useRefusal';
 import { KINDS } from '../../record/records';
 import { Dialog } from '../parts/Dialog';
-import { FieldControl } from './FieldControl';
+import { Fields } from './Fields';
 import type { Values } from '../../record/field';
 import { faultyLabels, initialValues, madeOf } from '../../record/formValues';
 import { placeOf } from '../../record/place';
@@ -144,20 +144,14 @@ function WriteForm({
           save();
         }}
       >
-        {spec.fields.map((field) =>
-          field.when && !field.when(values) ? null : (
-            <FieldControl
-              key={field.key}
-              field={field}
-              value={values[field.key]}
-              error={shown[field.key]}
-              values={values}
-              machine={{ standing, packs: machine.packs }}
-              place={place}
-              onChange={(value) => set({ ...draft, values: { ...values, [field.key]: value } })}
-            />
-          ),
-        )}
+        <Fields
+          fields={spec.fields}
+          values={values}
+          errors={shown}
+          place={place}
+          machine={{ standing, packs: machine.packs }}
+          onAnswer={(key, value) => set({ ...draft, values: { ...values, [key]: value } })}
+        />
         <TextField
           label="Day"
           type="date"

@@ -12,6 +12,7 @@ import type { FormPlace } from '../../record/place';
 import { MACHINE_FORM } from '../../record/rows/machineForm';
 import { GASES } from '../../record/rows/gases';
 import { ROW_PLACE, rowOfDraft } from '../../record/rows/rowValues';
+import { NO_WRITER } from '../../words/refused';
 
 /** The choice of who does not know the refrigerant. */
 const NOT_KNOWN = 'unknown';
@@ -86,7 +87,6 @@ export const freshMachine = (siteId: string): Values =>
     ALL.map((field) => [
       field.key,
       beginField(field, field.key === 'siteId' ? siteId : undefined, {
-        place: ROW_PLACE,
         values: {},
         standing: null,
         labels: ROW_PLACE.labels,
@@ -144,7 +144,7 @@ export function newMachineOf(
     correctionReason: '',
   };
   const charge = hasCharge(values) ? madeOf(CHARGE, values, frame, place, today) : null;
-  Object.assign(errors, charge?.errors, by === null ? { by: 'Choose who is writing.' } : {});
+  Object.assign(errors, charge?.errors, by === null ? { by: NO_WRITER } : {});
   if (by === null || Object.keys(errors).length > 0) return { machine: null, errors };
   const appliance = {
     ...of,

@@ -27,7 +27,7 @@ const labels = leakLabels(worked.history.entries.map(({ entry }) => entry));
 const place = placeOf('lb', { packs: ['us-hfc'] }, labels);
 
 function shown(field: AskedField, machine: boolean): string {
-  const context = { place, values: { dimension: 'pressure' }, standing: worked, labels };
+  const context = { values: { dimension: 'pressure' }, standing: worked, labels };
   return renderToStaticMarkup(
     <QueryClientProvider client={new QueryClient()}>
       <FieldControl

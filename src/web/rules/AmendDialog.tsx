@@ -14,6 +14,7 @@ import { useRefusal } from '../forms/useRefusal';
 import { Dialog } from '../parts/Dialog';
 import { PACK_WORDS } from '../../words/codes';
 import { figureLabel, figureWords } from '../../words/figures';
+import { NO_WRITER } from '../../words/refused';
 
 export function AmendDialog({
   pack,
@@ -34,7 +35,7 @@ export function AmendDialog({
       : { value: 'Give a number that is not negative.' }),
     ...(parseDay(typed.from) === null ? { from: 'Give the day from which it holds.' } : {}),
     ...(typed.reason.trim() === '' ? { reason: 'Say why the figure is changed.' } : {}),
-    ...(person ? {} : { by: 'Choose who is writing.' }),
+    ...(person ? {} : { by: NO_WRITER }),
   };
   const shown = refusal.tried ? faults : {};
   const save = () => {

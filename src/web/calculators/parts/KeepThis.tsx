@@ -20,6 +20,7 @@ import { KINDS } from '../../../record/records';
 import type { MeasureField } from '../form';
 import { useBench } from '../setting';
 import { type CalculatorHome, useCalculatorHome } from '../calculatorHome';
+import { NO_WRITER } from '../../../words/refused';
 
 export type KeptKind = 'readings' | 'pressureHold' | 'evacuation' | 'chargeRun';
 
@@ -69,7 +70,7 @@ function KeepAtHome({ keepable, home }: { keepable: Keepable; home: CalculatorHo
   const keep = async () => {
     const beside = home.beside?.() ?? { fields: {} };
     if ('error' in beside || !person) {
-      setProblem('error' in beside ? beside.error : 'Choose who is writing.');
+      setProblem('error' in beside ? beside.error : NO_WRITER);
       return;
     }
     setProblem(null);

@@ -14,15 +14,16 @@ import { SaveBar } from '../SaveBar';
 import { useRefusal } from '../useRefusal';
 import { Dialog } from '../../parts/Dialog';
 import { useKeptDraft } from '../../data/device/useKeptDraft';
-import { FieldControl } from '../FieldControl';
+import { Fields, applying, namesOf } from '../Fields';
 import { RevisionLine } from './RowHistory';
 import { useRowNames } from './useRowNames';
 import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
-import type { AskedField, Values } from '../../../record/field';
-import { uncapped } from '../../../words/list';
+import type { Values } from '../../../record/field';
+import { capped } from '../../../words/list';
 import { ROW_PLACE, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
 import { withArticle } from '../../../words/counts';
+import { NO_WRITER } from '../../../words/refused';
 
 type Row = Record<string, unknown> & { id?: string };
 
@@ -99,7 +100,7 @@ function RowFormDialog({
     ? faultyLabels(form, {
         ...errors,
         ...(noWhy ? { why: 'Say why.' } : {}),
-        ...(asksWriter && !person ? { by: 'Choose who is writing.' } : {}),
+        ...(asksWriter && !person ? { by: NO_WRITER } : {}),
       })
     : [];
   const nothing = !isNew && changedFields(before, row).length === 0;
@@ -116,7 +117,7 @@ function RowFormDialog({
           forget();
           const last = made.at(-1)?.seal?.hash ?? null;
           say(
-            `${form.thing.charAt(0).toUpperCase()}${form.thing.slice(1)} ${isNew ? 'added' : 'put right'}.`,
+            `${capped(form.thing)} ${isNew ? 'added' : 'put right'}.`,
             isNew
               ? {}
               : {
@@ -136,7 +137,7 @@ function RowFormDialog({
     );
   };
 
-  const asked = form.fields.filter((field) => !field.when || field.when(values));
+  const asked = applying(form.fields, values);
   const first = isNew ? form.first : undefined;
   const open = first ? asked.filter(({ key }) => first.includes(key)) : asked;
   const folded = asked.filter((field) => !open.includes(field));
@@ -146,19 +147,13 @@ function RowFormDialog({
       values: { ...draft.values, ...settles?.(key, value), [key]: value },
       seen: touched ? draft.seen : after,
     });
-  const fieldsOf = (fields: readonly AskedField[]) =>
-    fields.map((field) => (
-      <FieldControl
-        key={field.key}
-        field={field}
-        value={values[field.key]}
-        error={tried ? errors[field.key] : undefined}
-        place={ROW_PLACE}
-        values={values}
-        machine={null}
-        onChange={(value) => answer(field.key, value)}
-      />
-    ));
+  const asFields = {
+    values,
+    errors: tried ? errors : {},
+    place: ROW_PLACE,
+    machine: null,
+    onAnswer: answer,
+  };
 
   return (
     <Dialog
@@ -186,14 +181,10 @@ function RowFormDialog({
         {meanwhile.length > 0 && (
           <Meanwhile revisions={revisions} from={meanwhile} onSeen={() => set({ ...draft, seen: after })} />
         )}
-        {fieldsOf(open)}
+        <Fields {...asFields} fields={open} />
         {folded.length > 0 && (
-          <Fold
-            title="More"
-            about={folded.map(({ label }) => uncapped(label)).join(', ')}
-            open={folded.some(({ key }) => key in draft.values)}
-          >
-            {fieldsOf(folded)}
+          <Fold title="More" about={namesOf(folded)} open={folded.some(({ key }) => key in draft.values)}>
+            <Fields {...asFields} fields={folded} />
           </Fold>
         )}
         {needsWhy && (
@@ -205,7 +196,7 @@ function RowFormDialog({
             error={tried && noWhy ? 'Say why.' : null}
           />
         )}
-        {asksWriter && <WriterField error={tried && !person ? 'Choose who is writing.' : undefined} />}
+        {asksWriter && <WriterField error={tried && !person ? NO_WRITER : undefined} />}
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>

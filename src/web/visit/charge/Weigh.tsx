@@ -13,7 +13,7 @@ export function Weigh({
   weighing: ReturnType<typeof useWeighing>;
   onTake: (amount: string) => void;
 }) {
-  const { out, draft, set, bottles: cylinders, kept, inside, problem, scale, hosesHoldMore } = weighing;
+  const { out, draft, set, cylinders, kept, inside, problem, scale, hosesHoldMore } = weighing;
   const { place } = useVisit();
   const [open, setOpen] = useState(draft.before !== '' || draft.counted !== '');
   const change = (part: Partial<Weighing>) => set({ ...draft, ...part });

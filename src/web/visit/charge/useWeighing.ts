@@ -144,7 +144,7 @@ export function useWeighing(direction: Direction = 'refrigerantAdded') {
     set,
     forget,
     remember,
-    bottles: cylinders,
+    cylinders,
     kept,
     inside,
     problem,

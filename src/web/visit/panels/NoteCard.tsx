@@ -3,14 +3,13 @@ import { type ReactNode, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/device/writer';
-import { FieldControl } from '../../forms/FieldControl';
+import { FieldGrid, applying, namesOf } from '../../forms/Fields';
 import type { Form } from '../../../record/forms';
-import type { AskedField, Values } from '../../../record/field';
+import type { Values } from '../../../record/field';
 import { faultyLabels, initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
 import { toolOf } from '../../../core/visit/notes/notes';
 import { sentenceOf } from '../../../record/sentence';
-import { uncapped } from '../../../words/list';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
 import { useRefusal } from '../../forms/useRefusal';
@@ -100,7 +99,7 @@ export function NoteCard(props: Props) {
     onSaved?.();
   };
 
-  const asked = spec.fields.filter((field) => !field.when || field.when(draft));
+  const asked = applying(spec.fields, draft);
   const folded = first ? asked.filter((field) => !first.includes(field.key)) : [];
   const open = first ? first.flatMap((key) => asked.find((field) => field.key === key) ?? []) : asked;
   const wrongInside = folded.some((field) => shown[field.key] !== undefined);
@@ -124,23 +123,13 @@ export function NoteCard(props: Props) {
     ) : (
       <Refused labels={faulty} />
     );
-  const fieldsOf = (fields: readonly AskedField[]) => (
-    <div className="grid gap-x-8 sm:grid-cols-2">
-      {fields.map((field) => (
-        <div key={field.key} className={field.type === 'long' || wide(field) ? 'sm:col-span-2' : 'min-w-0'}>
-          <FieldControl
-            field={field}
-            value={draft[field.key]}
-            error={shown[field.key]}
-            values={draft}
-            machine={{ standing, packs: machine.packs }}
-            place={place}
-            onChange={(value) => set({ ...draft, [field.key]: value })}
-          />
-        </div>
-      ))}
-    </div>
-  );
+  const asFields = {
+    values: draft,
+    errors: shown,
+    place,
+    machine: { standing, packs: machine.packs },
+    onAnswer: (key: string, value: unknown) => set({ ...draft, [key]: value }),
+  };
 
   return (
     <form
@@ -154,15 +143,15 @@ export function NoteCard(props: Props) {
     >
       {spec.about && !first && <p className="mb-3 text-soft">{spec.about}</p>}
       <Written entries={record.entries.map(({ entry }) => entry)} spec={spec} />
-      {fieldsOf(open)}
+      <FieldGrid {...asFields} fields={open} />
       {folded.length > 0 && (
         <Fold
           key={String(wrongInside)}
           title="More"
-          about={folded.map((field) => uncapped(field.label)).join(', ')}
+          about={namesOf(folded)}
           open={wrongInside || folded.some(({ key }) => isTyped(key, draft))}
         >
-          {fieldsOf(folded)}
+          <FieldGrid {...asFields} fields={folded} />
         </Fold>
       )}
       {below?.(draft, entry)}
@@ -196,8 +185,6 @@ function Written({ entries, spec }: { entries: readonly Entry[]; spec: Form }) {
     </ul>
   );
 }
-
-const wide = (field: Form['fields'][number]): boolean => field.type === 'choice' && field.choices.length > 3;
 
 const sameValue = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
