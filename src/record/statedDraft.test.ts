@@ -1,5 +1,6 @@
 /** What a form makes of what people know: a figure, one end or both of it, a word. */
 import { describe, expect, test } from 'vitest';
+import { quantityWords } from '../words/stated';
 import { EMPTY_DRAFT, draftFrom, readMeasured, readQuantity } from './statedDraft';
 
 const SEA = 101_325;
@@ -31,7 +32,13 @@ describe('a quantity', () => {
     expect(said('temperature', 'in a vacuum', '°F')).toHaveProperty('error');
     expect(said('duration', 'as usual', 'min')).toHaveProperty('error');
   });
-  test('puts the offset of its instrument in, at both ends', () => {
+  test('puts the offset of its instrument in, at one end or both', () => {
+    expect(value('pressure', '<2 bar', 'bar', 'g')).toMatchObject({
+      bound: 'below',
+      limit: SEA + 2e5 + 1000,
+      instrument: { name: 'Blue gauge' },
+    });
+    expect(quantityWords(value('pressure', '<2', 'bar', 'g'))).toBe('<2 bar on Blue gauge, offset put in');
     expect(value('pressure', '1-2', 'bar', 'g')).toMatchObject({
       si: SEA + 1.5e5 + 1000,
       range: [SEA + 1e5 + 1000, SEA + 2e5 + 1000],

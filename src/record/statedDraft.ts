@@ -84,7 +84,8 @@ export function readQuantity(
     }
     default: {
       const { typed, extent, limit, unit } = value;
-      return { value: { typed: withUnit(typed, unit), bound: extent, limit, unit } };
+      const { si, ...end } = measuredFrom({ typed, si: limit, unit }, draft, instruments);
+      return { value: { ...end, bound: extent, limit: si } };
     }
   }
 }

@@ -10,7 +10,7 @@ export function statedWords<Value>(value: unknown, words: (value: Value) => stri
   return words(value as Value);
 }
 
-export const measuredWords = ({ typed, instrument }: Measured): string =>
+export const measuredWords = ({ typed, instrument }: Pick<Measured, 'typed' | 'instrument'>): string =>
   instrument ? `${typed} on ${instrument.name}${instrument.offset === 0 ? '' : ', offset put in'}` : typed;
 
 export const FELT_WORDS: Readonly<Record<Felt, string>> = {
@@ -45,4 +45,4 @@ export const feltAt = (dimension: Dimension): readonly Felt[] => {
 
 /** A quantity in words, as it was typed or felt. */
 export const quantityWords = (value: Quantity): string =>
-  'felt' in value ? FELT_WORDS[value.felt] : 'bound' in value ? value.typed : measuredWords(value);
+  'felt' in value ? FELT_WORDS[value.felt] : measuredWords(value);

@@ -45,6 +45,7 @@ export const bounded = z.object({
   /** SI */
   limit: z.number(),
   unit: z.string(),
+  instrument: maybe(usedInstrument),
 });
 export type Bounded = z.infer<typeof bounded>;
 

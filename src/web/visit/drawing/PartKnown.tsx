@@ -1,4 +1,4 @@
-/** What is known of one part already: its leaks, what was fitted there, a valve that stands shut. */
+/** What is known of one part already: a valve that stands shut, its leaks, its repairs. */
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { shutValves } from '../../../core/visit/visitRecord';
 import { dayWords } from '../../../words/dates';
@@ -12,33 +12,34 @@ export function PartKnown({ part }: { part: MapPart }) {
   const { leaks, view } = useVisit();
   const { entries } = view.standing.history;
   const shut = shutValves(entries).filter((each) => each.part === part.id);
-  // Parts of a kind stand at their place by its id: words of other places say nothing of this one.
-  const fitted = entries.flatMap(({ day, entry }) =>
-    entry.kind === 'leakRepaired' && entry.part === part.id ? [`repaired ${dayWords(day)}`] : [],
+  const repairs = entries.flatMap(({ day, entry }) =>
+    entry.kind === 'leakRepaired' && entry.part === part.id
+      ? [{ key: entry.id, words: `repaired ${dayWords(day)}` }]
+      : [],
   );
-  const known = [
-    ...shut.map(
-      ({ shutOn, leftShut }) => `stands shut since ${dayWords(shutOn)}${leftShut ? `: ${leftShut}` : ''}`,
-    ),
-    ...leaks
-      .filter((leak) => leak.part === part.id)
-      .map((leak) =>
-        list([
-          `leak ${leak.label}`.trim(),
-          LEAK_STATE_WORDS[leak.state],
-          dayWords(leak.since),
-          leakLine(leak),
-        ]),
-      ),
-    ...fitted,
-  ];
-  if (known.length === 0) return null;
+  const told = leaks
+    .filter((leak) => leak.part === part.id)
+    .map((leak) => ({
+      key: leak.id,
+      words: list([
+        `leak ${leak.label}`.trim(),
+        LEAK_STATE_WORDS[leak.state],
+        dayWords(leak.since),
+        leakLine(leak),
+      ]),
+    }));
+  const past = [...told, ...repairs];
+  if (past.length === 0 && shut.length === 0) return null;
   return (
     <ul aria-label="Known of it" className="mb-2 border-l-4 border-line pl-3 text-soft">
-      {known.slice(-SHOWN).map((words) => (
-        <li key={words}>{words}</li>
+      {/* A shut valve is never among what is left out. */}
+      {shut.map(({ valve, shutOn, leftShut }) => (
+        <li key={valve}>{`stands shut since ${dayWords(shutOn)}${leftShut ? `: ${leftShut}` : ''}`}</li>
       ))}
-      {known.length > SHOWN && <li>and {known.length - SHOWN} earlier, in the machine’s logbook</li>}
+      {past.slice(-SHOWN).map(({ key, words }) => (
+        <li key={key}>{words}</li>
+      ))}
+      {past.length > SHOWN && <li>and {past.length - SHOWN} earlier, in the machine’s logbook</li>}
     </ul>
   );
 }
