@@ -63,7 +63,7 @@ interface Known {
   rowNames: RowNames;
 }
 
-function ChangeLine({ change, cylinders: cylinders, rowNames }: { change: Change } & Known) {
+function ChangeLine({ change, cylinders, rowNames }: { change: Change } & Known) {
   const { people } = useWriter();
   const { entry, revision } = change;
   const by = entry?.by ?? revision?.by;
@@ -88,7 +88,7 @@ function ChangeLine({ change, cylinders: cylinders, rowNames }: { change: Change
 function EntryChange({
   change,
   entry,
-  cylinders: cylinders,
+  cylinders,
 }: {
   change: Change;
   entry: Entry;
