@@ -4,10 +4,9 @@ import { describe, expect, test } from 'vitest';
 import type { Entry } from '../core/logbook/entry';
 import { dayOf } from '../core/quantity/day';
 import { standing } from '../core/testkit/facts';
-import { correctionDraft, entryOf } from './gasDraft';
 import { initialValues, madeOf } from './formValues';
 import { placeOf } from './place';
-import { WITH_FORM, date, mass, maybe, text, written } from './randomEntries.testkit';
+import { WITH_FORM, written } from './randomEntries.testkit';
 
 const TODAY = '2026-11-23';
 /** All that a correction of nothing but the note leaves as it was. */
@@ -57,49 +56,3 @@ describe.each(WITH_FORM)('%s', (_name, kind, spec) => {
     expect(corrected).toBeGreaterThan(8);
   });
 });
-
-test.each(['refrigerantAdded', 'refrigerantRecovered'] as const)(
-  '%s: correcting only the note changes only the note',
-  (kind) => {
-    const model: Record<string, fc.Arbitrary<unknown>> = {
-      mass: fc.option(mass),
-      note: maybe(text),
-      cylinderId: maybe(text),
-      visitId: maybe(text),
-      at: maybe(fc.constant('2026-06-01T09:40:00Z')),
-      caseNote: maybe(text),
-      attachments: maybe(fc.array(text, { maxLength: 2 })),
-      'x-scale': maybe(text),
-      'x-accepted': maybe(fc.constant({ moreThanFullCharge: 'receiver added' })),
-      ...(kind === 'refrigerantAdded'
-        ? { reason: fc.constantFrom('topOff', 'recharge'), leakId: maybe(text) }
-        : {
-            reason: fc.constantFrom('repair', 'retire'),
-            into: maybe(fc.constantFrom('cylinder', 'outdoors')),
-          }),
-    };
-    const gas = fc.record(model);
-    let corrected = 0;
-    fc.assert(
-      fc.property(gas, date, (fields, on) => {
-        const entry = {
-          id: 'first',
-          kind,
-          by: 'ike',
-          applianceId: 'a',
-          on,
-          ...fields,
-          massUnknown: fields['mass'] === null ? 'no scale' : undefined,
-        } as unknown as Extract<Entry, { kind: typeof kind }>;
-        const draft = { ...correctionDraft(entry), note: 'looked again', correctionReason: 'a slip' };
-        const { entry: made } = entryOf(draft, 'a', 'odalys', 'lb', entry);
-        if (made === null) return;
-        corrected += 1;
-        expect(made.note).toBe('looked again');
-        expect(bare(made)).toEqual(bare(entry));
-      }),
-      { numRuns: 300 },
-    );
-    expect(corrected).toBeGreaterThan(100);
-  },
-);

@@ -47,6 +47,9 @@ export type Ask = Common &
           | 'pack'
           | 'partsLeftOut'
           | 'temporaryPart'
+          // of gas
+          | 'notWeighed'
+          | 'cylinder'
           // of rows
           | 'metres'
           | 'litres'
@@ -68,7 +71,13 @@ export type Ask = Common &
       }
     | { type: 'measure'; dimension: Dimension; unit?: Record<UnitSystem, string> }
     | { type: 'check'; initial?: boolean }
-    | { type: 'choice'; choices: readonly Choice[] }
+    | {
+        type: 'choice';
+        choices: readonly Choice[];
+        /** offered nowhere, and kept where an entry says it */
+        besides?: readonly Choice[];
+      }
+    | { type: 'wayOut'; choices: readonly Choice[] }
     | { type: 'many'; choices: readonly Choice[] }
   );
 

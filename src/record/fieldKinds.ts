@@ -13,9 +13,10 @@ import { measureRefusalWords } from '../words/calculators';
 import { OFFSET_IN } from '../words/codes';
 import { readIn, shownIn } from '../words/measures';
 import type { AskedField, FieldOf, FieldType, Values } from './field';
-import { massOf, typedMass } from './gasDraft';
 import { leakDraftOf } from './leakDraft';
+import { notWeighedOf } from './notWeighed';
 import { type FormPlace, usualUnit } from './place';
+import { massOf, typedMass } from './readMass';
 import { pressureText, readPressure } from './readPressure';
 import {
   type MethodSince,
@@ -76,6 +77,7 @@ const number = (fits: (value: number) => boolean, error: string) =>
     const value = Number(said);
     return Number.isFinite(value) && fits(value) ? { value } : { error };
   });
+const WHY_NOT_WEIGHED = 'Say why nobody weighed, such as “no scale on the roof”.';
 const PLAIN = 'Give a plain number, such as 26.2.';
 
 const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
@@ -136,6 +138,16 @@ const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
   temporaryPart: typed(asTyped),
   site: typed(asTyped),
   owner: typed(asTyped),
+  cylinder: typed(asTyped),
+  wayOut: typed(asTyped),
+  notWeighed: {
+    begin: (value, _field, { values }) => ({ ticked: values['mass'] === null, why: asText(value) }),
+    read: (value) => {
+      const { ticked, why } = notWeighedOf(value);
+      if (!ticked) return { value: undefined };
+      return why.trim() === '' ? { error: WHY_NOT_WEIGHED } : { value: why.trim() };
+    },
+  },
   partsLeftOut: typed(
     (said) => ({ value: said.split('\n').map(splitPart) }),
     (value) =>

@@ -13,6 +13,7 @@ import type { LeakDraft } from './leakDraft';
 import type { FormPlace } from './place';
 import { beginField, readField } from './fieldKinds';
 import { valueAt } from './sentence';
+import { massRefusalWords } from '../words/refusals';
 import { NO_WRITER } from '../words/refused';
 
 function putPath(target: Values, key: string, value: unknown): void {
@@ -96,7 +97,9 @@ const lackWords = (field: AskedField): string =>
       : 'Give the day.'
     : field.type === 'measure'
       ? 'Type the figure.'
-      : 'Say a few words here.';
+      : field.type === 'mass'
+        ? massRefusalWords({ reason: 'empty' })
+        : 'Say a few words here.';
 
 /** The entry of a form, or an error for each field that is not right. */
 export function madeOf(
@@ -116,6 +119,7 @@ export function madeOf(
       const applied = !field.when || field.when(corrected.values);
       if (applies === applied && untouched(field, value, corrected.values[field.key])) continue;
       dropPath(payload, field.key);
+      if (field.key in spec.fixed) payload[field.key] = spec.fixed[field.key];
     }
     if (!applies) continue;
     const read = readField(field, value, { place, values });
@@ -125,6 +129,8 @@ export function madeOf(
     else if (!isBlank(read.value)) putPath(payload, field.key, read.value);
     else if (field.chosen) errors[field.key] = 'Choose one.';
     else if (isNeeded(field, values)) errors[field.key] = lackWords(field);
+    // What is fixed until the field is answered is no answer of its own.
+    if (errors[field.key] !== undefined) dropPath(payload, field.key);
   }
   if (frame.by === null) errors['by'] = NO_WRITER;
   if (frame.on === '') errors['on'] = 'Give the day on which it was done.';

@@ -50,7 +50,11 @@ export const FORM_KINDS = [
 ] as const satisfies readonly EntryKind[];
 export type FormKind = (typeof FORM_KINDS)[number];
 
-export const kindForm = (kind: FormKind): Form => formOf(KINDS[kind]);
+/** Kinds whose form shows what the gas would mean. */
+export const GAS_KINDS = ['refrigerantAdded', 'refrigerantRecovered'] as const satisfies readonly EntryKind[];
+export type GasKind = (typeof GAS_KINDS)[number];
+
+export const kindForm = (kind: FormKind | GasKind): Form => formOf(KINDS[kind]);
 export const noteForm = (note: NoteName): Form => formOf(NOTE_RECORDS[note]);
 
 /** Corrected by a form of its own; what a calculator computed or a touch said is voided and written anew. */

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import type { Entry, EntryKind } from '../core/logbook/entry';
 import type { AskedField } from './field';
-import { FORM_KINDS, type Form, kindForm, noteForm } from './forms';
+import { FORM_KINDS, type Form, GAS_KINDS, kindForm, noteForm } from './forms';
 import { NOTE_RECORDS } from './records';
 
 export const text = fc.stringMatching(/^[a-z]{1,8}( [a-z]{1,8}){0,2}$/);
@@ -99,6 +99,9 @@ export const written = (kind: EntryKind, spec: Form): fc.Arbitrary<Entry> =>
         ...common,
         seal: { hash: 'h', previous: 'p' },
         recordedAt: '2026-06-02T00:00:00Z',
+        ...(GAS_KINDS.some((each) => each === kind)
+          ? { 'x-accepted': { moreThanFullCharge: 'receiver added' } }
+          : {}),
         ...(foreign ? { 'x-meter': true, 'x-scale': { from: 3 } } : {}),
         ...(label && spec.fields.some((field) => field.key === 'leakId') ? { label } : {}),
       };
@@ -108,7 +111,7 @@ export const written = (kind: EntryKind, spec: Form): fc.Arbitrary<Entry> =>
 
 /** Name, kind and form of each. */
 export const WITH_FORM: [string, EntryKind, Form][] = [
-  ...FORM_KINDS.map((kind): [string, EntryKind, Form] => [kind, kind, kindForm(kind)]),
+  ...[...FORM_KINDS, ...GAS_KINDS].map((kind): [string, EntryKind, Form] => [kind, kind, kindForm(kind)]),
   ...Object.values(NOTE_RECORDS).flatMap(({ note, kind, correction }): [string, EntryKind, Form][] =>
     note !== null && correction === 'form' ? [[note, kind, noteForm(note)]] : [],
   ),

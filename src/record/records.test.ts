@@ -424,6 +424,7 @@ function twoOf({ type, stated, ...ask }: AskedField): [unknown, unknown] {
       return [['zebra'], ['yak']];
     case 'partsLeftOut':
       return [[{ part: 'zebra', reason: 'ice' }], [{ part: 'yak', reason: 'ice' }]];
+    case 'wayOut':
     case 'choice': {
       const values = ('choices' in ask ? ask.choices : []).map(({ value }) =>
         value === 'true' ? true : value === 'false' ? false : value,

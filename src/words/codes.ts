@@ -1,5 +1,5 @@
 /** The trade's words for the codes of the logbook and the rules; one word per thing, as in the handbook. */
-import type { AddedReason, FullChargeMethod, RecoveredReason } from '../core/logbook/entry';
+import type { AddedReason, FullChargeMethod, RecoveredInto, RecoveredReason } from '../core/logbook/entry';
 import type { Category, Detection, LeakRateMethod } from '../core/logbook/fields';
 import { PACK_NAMES, type PackId } from '../core/logbook/packNames';
 import type { ApplianceKind, PURPOSES } from '../core/logbook/tables';
@@ -91,6 +91,11 @@ export const RECOVERED_WORDS: Record<RecoveredReason, string> = {
   retrofit: 'For a conversion',
   retire: 'For retirement',
   moved: 'Moved to another machine',
+};
+
+export const RECOVERED_INTO_WORDS: Record<RecoveredInto, string> = {
+  cylinder: 'Into a bottle',
+  outdoors: 'Let out outdoors',
 };
 
 export const FULL_CHARGE_WORDS: Record<FullChargeMethod, string> = {

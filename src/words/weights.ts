@@ -23,3 +23,10 @@ export const gasSumWords = ({ weighed, times, notWeighed }: GasSum, system: Mass
   ]
     .filter(Boolean)
     .join('; ');
+
+/** The weight that was typed, in the units that it was not typed in. */
+export function echoOf(mass: Mass, typed: string): string {
+  const weight = grams(exactGrams(mass));
+  const both = [massText(weight, 'pounds'), massText(weight, 'kilograms')];
+  return `= ${both.filter((each) => !sameWeight(typed, each)).join(' = ')}`;
+}

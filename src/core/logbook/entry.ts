@@ -50,6 +50,7 @@ export const EXTENSION_GROUNDS = ['parts', 'otherRule', 'radiological'] as const
 
 export type AddedReason = (typeof ADDED_REASONS)[number];
 export type RecoveredReason = (typeof RECOVERED_REASONS)[number];
+export type RecoveredInto = (typeof RECOVERED_INTO)[number];
 export type FullChargeMethod = (typeof FULL_CHARGE_METHODS)[number];
 
 /** A leak's id is made once; people see its label. `part`: id on the circuit map. */

@@ -121,6 +121,10 @@ export function senseOf(entry: Entry, context: SenseContext): Sense {
 /** Where an entry keeps the reasons that its writer gave for what looked odd. */
 export const ACCEPTED = 'x-accepted';
 
+/** The entry with the reasons that were given for what looked odd in it. */
+export const withAccepted = (entry: Entry, reasons: Partial<Record<SenseWarning, string>>): Entry =>
+  Object.keys(reasons).length === 0 ? entry : Object.assign({ ...entry }, { [ACCEPTED]: reasons });
+
 /** Reasons by warning code, as an entry carries them. */
 export function acceptedReasons(entry: Entry): Partial<Record<SenseWarning, string>> {
   const value = (entry as unknown as Record<string, unknown>)[ACCEPTED];

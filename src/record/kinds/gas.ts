@@ -1,33 +1,62 @@
 /** Gas in and out, the full charge, and the bottles it comes from and goes to. */
-import type { EntryKind } from '../../core/logbook/entry';
-import { ADDED_WORDS, FULL_CHARGE_WORDS, RECOVERED_WORDS } from '../../words/codes';
+import { type EntryKind, RECOVERED_INTO } from '../../core/logbook/entry';
+import { ADDED_WORDS, FULL_CHARGE_WORDS, RECOVERED_INTO_WORDS, RECOVERED_WORDS } from '../../words/codes';
+import { choices } from '../../words/choice';
 import { cylinderWords, leakWords } from '../../words/names';
 import { massWords } from '../../words/weights';
 import type { Mass } from '../../core/quantity/mass';
-import { type Field, type Saying, chosen, unsaid } from '../field';
+import { type Ask, type Field, type Saying, chosen, unsaid } from '../field';
+import { isWeighed } from '../notWeighed';
 import { kindRecord } from '../record';
 
-/** A weight that was not taken is never a figure. */
 const mass: Field<Mass> = {
-  ask: null,
+  ask: { type: 'mass', label: 'Amount', needed: true, when: ({ massUnknown }) => isWeighed(massUnknown) },
   say: (weighed, { system }) => massWords(weighed, system),
-  sayNone: ({ entry }) => `not weighed: ${('massUnknown' in entry && entry.massUnknown) || ''}`,
+};
+/** A weight that was not taken is never a figure. */
+const massUnknown: Field<string> = {
+  ask: { type: 'notWeighed', label: 'Not weighed' },
+  say: (why, { entry }) => ('mass' in entry && entry.mass ? why : `not weighed: ${why}`),
 };
 /** Both ends of a move carry the same text, which is for programs. */
 const moveId: Field<string> = unsaid;
-const cylinderId: Field<string> = { ask: null, say: (id, { names }) => cylinderWords(names, id) };
+const cylinderId = (hint?: string): Field<string> => ({
+  ask: { type: 'cylinder', label: 'Bottle', optional: true, ...(hint ? { hint } : {}) },
+  say: (id, { names }) => cylinderWords(names, id),
+});
+
+/** A move has two ends, which one entry cannot say: it is chosen nowhere, and stays where an entry says it. */
+function reasons<Reason extends string>(words: Record<Reason | 'moved', string>): Ask {
+  const { moved, ...offered } = words;
+  return {
+    type: 'choice',
+    label: 'Reason',
+    choices: choices(Object.keys(offered), offered as Record<string, string>),
+    besides: [{ value: 'moved', words: moved }],
+  };
+}
+
+/** What the weight is where none was taken: said, and never left out. */
+const NOT_WEIGHED = { mass: null };
 
 export const refrigerantAdded = kindRecord('refrigerantAdded', {
   name: 'Gas added',
   step: 'charge',
   paper: 'gas',
   correction: 'gas',
+  fixed: NOT_WEIGHED,
   fields: {
     mass,
-    massUnknown: unsaid,
-    reason: { ask: null, say: (reason: keyof typeof ADDED_WORDS) => ADDED_WORDS[reason].toLowerCase() },
-    leakId: { ask: null, say: (id, { names }) => `for ${leakWords(names, id)}` },
-    cylinderId,
+    massUnknown,
+    reason: {
+      ask: reasons(ADDED_WORDS),
+      say: (reason: keyof typeof ADDED_WORDS) => ADDED_WORDS[reason].toLowerCase(),
+    },
+    leakId: {
+      ask: { type: 'openLeak', label: 'For which leak', optional: true },
+      say: (id, { names }) => `for ${leakWords(names, id)}`,
+    },
+    cylinderId: cylinderId(),
     moveId,
   },
 });
@@ -37,15 +66,28 @@ export const refrigerantRecovered = kindRecord('refrigerantRecovered', {
   step: 'isolate',
   paper: 'gas',
   correction: 'gas',
+  fixed: NOT_WEIGHED,
   fields: {
     mass,
-    massUnknown: unsaid,
+    massUnknown,
     reason: {
-      ask: null,
+      ask: reasons(RECOVERED_WORDS),
       say: (reason: keyof typeof RECOVERED_WORDS) => RECOVERED_WORDS[reason].toLowerCase(),
     },
-    into: { ask: null, say: (into) => into === 'outdoors' && 'let out outdoors, where the law allows it' },
-    cylinderId,
+    into: {
+      ask: {
+        type: 'wayOut',
+        label: 'Where it went',
+        optional: true,
+        choices: choices(RECOVERED_INTO, RECOVERED_INTO_WORDS),
+      },
+      say: (into, { entry }) =>
+        into === 'outdoors'
+          ? 'let out outdoors, where the law allows it'
+          : // Its name says that it is one.
+            !('cylinderId' in entry && entry.cylinderId) && 'into a bottle',
+    },
+    cylinderId: cylinderId('A recovery bottle may be filled to 80 % only; never mix gases.'),
     moveId,
   },
 });
@@ -96,7 +138,7 @@ const bottle = <Kind extends Extract<EntryKind, `cylinder${string}`>>(kind: Kind
     paper: 'gas',
     correction: 'void',
     fields: {
-      cylinderId,
+      cylinderId: { ...cylinderId(), ask: null },
       gross: { ask: null, say: (gross: Mass, { system }) => `${massWords(gross, system)} gross` },
       mass: { ask: null, say: (net: Mass, { system }) => massWords(net, system) },
       counterparty: { ask: null, say: String },

@@ -1,7 +1,10 @@
 /** One field of any form, by its type: of an entry, of a row, of a new machine. A type without its control does not compile. */
-import type { ComponentProps } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
+import type { MassUnit } from '../../core/quantity/mass';
 import { draftOf } from '../../record/statedDraft';
-import type { FieldType } from '../../record/field';
+import type { FieldOf, FieldType } from '../../record/field';
+import { massOf } from '../../record/readMass';
+import { echoOf } from '../../words/weights';
 import type { Choice } from '../../words/choice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { CheckField, TextArea, TextField } from '../parts/Field';
@@ -9,6 +12,7 @@ import { Ticks } from '../parts/Ticks';
 import { MeasuredField } from './MeasuredField';
 import { StatedField } from './StatedField';
 import { type Control, type ControlProps, frameOf, textOf } from './fields/control';
+import { Bottle, NotWeighed, WayOut } from './fields/gasFields';
 import { Leak, Leaks, NewLeak, OpenLeak, Pack, OilTrace, TemporaryPart } from './fields/machineFields';
 import { Methods, Owner, Owners, Serves, Site, TimeZone } from './fields/rowFields';
 
@@ -45,17 +49,17 @@ const Check: Control<'check'> = ({ field, value, onChange }) => (
 const OneOfChoices: Control<'choice'> = (props) => (
   <ChoiceField
     {...frameOf(props)}
-    choices={withOwn(props.field.choices, textOf(props.value))}
+    choices={withOwn(props.field, textOf(props.value))}
     value={textOf(props.value)}
     onChange={props.onChange}
   />
 );
 
 /** What another tool wrote and no list of ours holds stays what it is. */
-const withOwn = (choices: readonly Choice[], value: string): readonly Choice[] =>
+const withOwn = ({ choices, besides }: FieldOf<'choice'>, value: string): readonly Choice[] =>
   value === '' || choices.some((each) => each.value === value)
     ? choices
-    : [...choices, { value, words: value }];
+    : [...choices, besides?.find((each) => each.value === value) ?? { value, words: value }];
 
 const Many: Control<'many'> = (props) => (
   <Ticks
@@ -70,6 +74,29 @@ const Measure: Control<'measure'> = ({ field, value, error, place, onChange }) =
   <MeasuredField field={field} draft={draftOf(value)} error={error} place={place} onChange={onChange} />
 );
 
+/** What is typed, live in the other units, so that a slip of unit shows at once. */
+const Weight: Control<'mass'> = (props) => {
+  const { field, place } = props;
+  const unit = field.unit ?? place.mass;
+  const typed = textOf(props.value);
+  const read = massOf(typed, unit);
+  const meant = 'mass' in read ? echoOf(read.mass, typed) : `A bare number is in ${unit}.`;
+  return (
+    <TextField
+      {...frameOf(props)}
+      hint={[field.hint, meant].filter(Boolean).join(' ')}
+      autoFocus={props.autoFocus}
+      inputMode="text"
+      autoComplete="off"
+      placeholder={EXAMPLES[unit]}
+      className="text-3xl font-bold"
+      value={typed}
+      onChange={(event) => props.onChange(event.target.value)}
+    />
+  );
+};
+const EXAMPLES: Record<MassUnit, string> = { kg: '2.4 kg', g: '40 g', lb: '12 lb 6 oz', oz: '12 oz' };
+
 const decimal = line({ inputMode: 'decimal' });
 
 const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
@@ -78,7 +105,7 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
   date: line({ type: 'date' }),
   year: line({ inputMode: 'numeric' }),
   pressure: line({ placeholder: '150 psig' }),
-  mass: line({ placeholder: '12 lb 6 oz', className: 'text-2xl font-bold' }),
+  mass: Weight,
   measure: Measure,
   check: Check,
   choice: OneOfChoices,
@@ -89,6 +116,9 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
   openLeak: OpenLeak,
   stain: OilTrace,
   temporaryPart: TemporaryPart,
+  notWeighed: NotWeighed,
+  cylinder: Bottle,
+  wayOut: WayOut,
   pack: Pack,
   partsLeftOut: Lines,
   metres: decimal,
@@ -108,7 +138,7 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
 /** A stated field stands in a frame that also takes not done and unknown. */
 export function FieldControl(props: ControlProps) {
   const { field, value, error, onChange } = props;
-  const Own = CONTROLS[field.type] as Control<FieldType>;
+  const Own = CONTROLS[field.type] as (props: ControlProps) => ReactNode;
   if (field.type !== 'measure' && !field.stated) return <Own {...props} />;
   const draft = draftOf(value);
   return (

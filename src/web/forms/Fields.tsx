@@ -13,6 +13,8 @@ interface Props {
   place: FormPlace;
   machine: OfMachine | null;
   onAnswer: (key: string, value: unknown) => void;
+  /** the field in which typing begins */
+  begin?: string;
 }
 
 export const applying = (fields: readonly AskedField[], values: Values): AskedField[] =>
@@ -22,13 +24,14 @@ export const applying = (fields: readonly AskedField[], values: Values): AskedFi
 export const namesOf = (fields: readonly AskedField[]): string =>
   fields.map(({ label }) => uncapped(label)).join(', ');
 
-const control = (field: AskedField, { values, errors, place, machine, onAnswer }: Props) => (
+const control = (field: AskedField, { values, errors, place, machine, onAnswer, begin }: Props) => (
   <FieldControl
     key={field.key}
     field={field}
     value={values[field.key]}
     error={errors[field.key]}
     place={place}
+    autoFocus={field.key === begin}
     values={values}
     machine={machine}
     onChange={(value) => onAnswer(field.key, value)}

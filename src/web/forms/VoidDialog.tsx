@@ -1,4 +1,5 @@
 /** Voids an entry, with the reason. It stays in the record and counts no more. */
+import { Caution } from '../parts/Caution';
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { useWriter } from '../data/device/writer';
@@ -51,9 +52,9 @@ export function VoidDialog({
       </p>
       <p className="mb-4">{sentenceOf(entry, view.system, view.names)}</p>
       {visit && (
-        <p className="mb-4 border-l-4 border-ochre pl-3">
+        <Caution>
           It belongs to the visit of {visit}; its service record changes with it, and says so.
-        </p>
+        </Caution>
       )}
       <p className="mb-4 text-soft">
         The entry stays in the record with your reason, and nothing is computed from it any more: rates, cases

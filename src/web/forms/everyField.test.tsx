@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
 import { found, note, repaired, standing } from '../../core/testkit/facts';
+import { refrigerant } from '../../core/refrigerant/refrigerant';
 import { leakLabels } from '../../core/logbook/leakLabels';
 import type { AskedField } from '../../record/field';
 import { beginField } from '../../record/fieldKinds';
@@ -23,6 +24,8 @@ const worked = standing(
   ],
   TODAY,
 );
+// A hydrocarbon has a way out beside a bottle.
+const present = { ...worked.present, refrigerant: refrigerant('R-290') };
 const labels = leakLabels(worked.history.entries.map(({ entry }) => entry));
 const place = placeOf('lb', { packs: ['us-hfc'] }, labels);
 
@@ -36,7 +39,7 @@ function shown(field: AskedField, machine: boolean): string {
         error={undefined}
         place={place}
         values={context.values}
-        machine={machine ? { standing: worked, packs: ['us-hfc'] } : null}
+        machine={machine ? { standing: { ...worked, present }, packs: ['us-hfc'] } : null}
         onChange={() => undefined}
       />
     </QueryClientProvider>,

@@ -1,4 +1,5 @@
 /** The logbook of a machine: every entry and every version of it, newest first, with correct and void. */
+import { Caution } from '../parts/Caution';
 import { useState } from 'react';
 import type { DocumentKind } from '../../contract/papers';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
@@ -54,10 +55,10 @@ export function Logbook({ view }: { view: MachineView }) {
         </p>
       )}
       {loose.length > 0 && (
-        <p className="mb-2 border-l-4 border-ochre pl-3">
+        <Caution>
           Without effect, since no case ran on their day:{' '}
           {loose.map(({ entry }) => `${entryTitle(entry)} of ${dateWords(entry.on)}`).join(', ')}.
-        </p>
+        </Caution>
       )}
       <ol>
         {shown.map((entry) => (

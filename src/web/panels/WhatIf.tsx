@@ -5,7 +5,7 @@ import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
 import { stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';
 import { standingWith } from '../../record/foldedMachine';
-import { massOf } from '../../record/gasDraft';
+import { massOf } from '../../record/readMass';
 import { RateLines } from '../forms/gas/RateLines';
 import { TextField } from '../parts/Field';
 import { Section } from '../parts/Page';

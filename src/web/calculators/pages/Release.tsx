@@ -1,7 +1,8 @@
 /** How much got out when a section was opened. */
 import { release, volumeByCharge } from '../../../core/calculators/release';
 import { useBenchForm } from '../form';
-import { Big, Caution } from '../parts/Answer';
+import { Big } from '../parts/Answer';
+import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';

@@ -3,7 +3,8 @@ import { type Effect, type Metering, trim } from '../../../core/calculators/char
 import { Choices } from '../../parts/Choices';
 import { TRIM_WORDS } from '../../../words/calculators';
 import { useBenchForm } from '../form';
-import { Caution, Verdict } from '../parts/Answer';
+import { Verdict } from '../parts/Answer';
+import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';

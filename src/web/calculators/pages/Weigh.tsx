@@ -10,7 +10,8 @@ import {
 import { Choices } from '../../parts/Choices';
 import { calculatorRefusalWords } from '../../../words/calculators';
 import { useBenchForm } from '../form';
-import { Answer, Big, Caution, Refused } from '../parts/Answer';
+import { Answer, Big, Refused } from '../parts/Answer';
+import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';

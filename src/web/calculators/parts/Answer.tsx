@@ -68,7 +68,3 @@ export function Big({ label, children, note }: { label: string; children: ReactN
     </div>
   );
 }
-
-export const Caution = ({ children }: { children: ReactNode }) => (
-  <p className="my-4 border-l-4 border-ochre pl-3">{children}</p>
-);

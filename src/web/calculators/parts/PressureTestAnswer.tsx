@@ -3,7 +3,8 @@ import { type PressureTestJudged } from '../../../core/calculators/pressureTest'
 import { PRESSURE_TEST_SAID, LOSS_IN_DOUBT, WEAK_WORDS } from '../../../words/calculators';
 import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
-import { Big, Caution, Verdict } from './Answer';
+import { Big, Verdict } from './Answer';
+import { Caution } from '../../parts/Caution';
 import { useBench } from '../setting';
 
 export function PressureTestWords({ judged }: { judged: PressureTestJudged }) {

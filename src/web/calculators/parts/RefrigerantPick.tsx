@@ -1,4 +1,5 @@
 /** Which refrigerant, with its table: only the one that is shown is loaded. */
+import { Caution } from '../../parts/Caution';
 import type { ReactNode } from 'react';
 import { REFRIGERANT_NAMES, isFlammable, refrigerant } from '../../../core/refrigerant/refrigerant';
 import { type SaturationTable, hasGlide } from '../../../core/refrigerant/saturation';
@@ -50,11 +51,11 @@ export function FlammableCaution() {
   const { refrigerant: name } = useBench();
   if (name === null || !isFlammable(name)) return null;
   return (
-    <p className="my-4 border-l-4 border-ochre pl-3">
+    <Caution>
       {name} burns ({refrigerant(name).safetyClass}): no flame or spark near, air the room, tools rated for
       it; purge the circuit and test the air before any hot work. A certified person does this; local code
       decides.
-    </p>
+    </Caution>
   );
 }
 
@@ -62,8 +63,8 @@ export function FlammableCaution() {
 export function TableDoubt({ name, doubtful }: { name: string; doubtful: boolean }) {
   if (!doubtful) return null;
   return (
-    <p className="my-2 border-l-4 border-ochre pl-3">
+    <Caution>
       {name}: its table is not sure to a kelvin, and this verdict rests on less. Take it as a hint.
-    </p>
+    </Caution>
   );
 }

@@ -12,7 +12,8 @@ import type { UnitOf } from '../../../core/quantity/units';
 import { CAUSE_OF_RISE_WORDS, EVACUATION_REASON_WORDS, RISE_SAID } from '../../../words/calculators';
 import { bareFigure } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
-import { Big, Caution, Verdict } from './Answer';
+import { Big, Verdict } from './Answer';
+import { Caution } from '../../parts/Caution';
 import { useBench } from '../setting';
 import { countWords } from '../../../words/counts';
 

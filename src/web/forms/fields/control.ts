@@ -19,6 +19,8 @@ export interface ControlProps<Field extends AskedField = AskedField> {
   values: Values;
   /** null: the form is of a row */
   machine: OfMachine | null;
+  /** typing begins here */
+  autoFocus?: boolean;
   onChange: (value: unknown) => void;
 }
 

@@ -11,7 +11,7 @@ import { Ticks } from '../../parts/Ticks';
 import { type Control, type ControlProps, type OfMachine, frameOf, textOf } from './control';
 
 /** Of no machine nothing of this is asked. */
-function machineOf({ machine }: ControlProps): OfMachine {
+export function machineOf({ machine }: ControlProps): OfMachine {
   if (!machine)
     throw new Error('A field of a machine stands in a form without one: give its form `machine`.');
   return machine;
@@ -23,7 +23,15 @@ const leakChoice = ({ place }: ControlProps, leak: { id: string; state: string }
 });
 
 /** One of what there is, or the answer that says none of it; nothing to ask where there is nothing. */
-function OneOf({ props, none, choices }: { props: ControlProps; none: string; choices: readonly Choice[] }) {
+export function OneOf({
+  props,
+  none,
+  choices,
+}: {
+  props: ControlProps;
+  none: string;
+  choices: readonly Choice[];
+}) {
   return (
     <SelectField
       {...frameOf(props)}
@@ -83,9 +91,19 @@ export const NewLeak: Control<'newLeak'> = ({ field, value, place }) => {
 };
 
 export const OpenLeak: Control<'openLeak'> = (props) => {
-  const open = machineOf(props).standing.leaks.open();
-  return open.length === 0 ? null : (
-    <OneOf props={props} none="not for one leak" choices={open.map((leak) => leakChoice(props, leak))} />
+  const { place, value } = props;
+  const open = machineOf(props)
+    .standing.leaks.open()
+    .map((leak) => leakChoice(props, leak));
+  const named = textOf(value);
+  // A correction may name a leak that is closed by now.
+  const own = named === '' || open.some((each) => each.value === named);
+  return open.length === 0 && own ? null : (
+    <OneOf
+      props={props}
+      none="not for one leak"
+      choices={own ? open : [{ value: named, words: labelOf(place.labels, named) }, ...open]}
+    />
   );
 };
 

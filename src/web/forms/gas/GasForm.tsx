@@ -9,18 +9,14 @@ import { gasName } from '../../../words/gas';
 export function GasForm(props: GasFormProps) {
   const { machine, today, onDone } = props;
   const form = useGasForm(props);
-  const { draft, present } = form;
+  const { corrects, present } = form;
   return (
     <Dialog
-      title={draft.supersedes ? 'Correct gas entry' : 'Log gas'}
+      title={corrects ? 'Correct gas entry' : 'Log gas'}
       subtitle={`${machine.appliance.name} · ${machine.site.name} · ${gasName(present.present.refrigerant)}`}
       onClose={onDone}
       footer={
-        <SaveBar
-          words={draft.supersedes ? 'Save the correction' : 'Save'}
-          saving={form.saving}
-          onSave={form.save}
-        >
+        <SaveBar words={corrects ? 'Save the correction' : 'Save'} saving={form.saving} onSave={form.save}>
           <Refused labels={form.faulty} />
         </SaveBar>
       }

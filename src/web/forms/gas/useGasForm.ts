@@ -1,40 +1,29 @@
-/** The state of a gas form: what is typed, the entry that it makes, what that would mean, and saving it. */
-import { useMemo } from 'react';
+/** The state of a form of gas: that of every entry, with what it would mean and the reasons for what looks odd. */
+import { useState } from 'react';
 import type { Step } from '../../../core/visit/steps';
-import type { Entry, EntryOf } from '../../../core/logbook/entry';
-import { type SenseError, type SenseWarning, readsRecord } from '../../../core/logbook/sense';
-import { leakLabels } from '../../../core/logbook/leakLabels';
+import type { Entry } from '../../../core/logbook/entry';
+import { type SenseWarning, acceptedReasons, withAccepted } from '../../../core/logbook/sense';
 import { effectiveOf } from '../../../core/logbook/order';
-import { bareUnit, chargedUnit, massSystemOf } from '../../../core/rules/massSystem';
 import { type Day, dayText } from '../../../core/quantity/day';
-import { useWriter } from '../../data/device/writer';
-import { useCylindersToHand } from '../../data/api/queries';
-import { rememberMachine } from '../../data/device/recentMachines';
-import { type Machine, usePacks } from '../../data/api/standing';
-import { standingWith } from '../../../record/foldedMachine';
-import { useWrite } from '../../data/api/useWrite';
+import { faultyLabels } from '../../../record/formValues';
+import { type GasKind, kindForm } from '../../../record/forms';
+import { isWeighed, notWeighedOf } from '../../../record/notWeighed';
+import { portionAfter } from '../../../record/portions';
+import { KINDS } from '../../../record/records';
 import { WARNING_WORDS, senseErrorWords } from '../../../words/refusals';
-import { useRefusal } from '../useRefusal';
-import {
-  type Direction,
-  type DraftErrors,
-  type GasDraft,
-  correctionDraft,
-  entryOf,
-  draftAfter,
-  massOf,
-  nextPortion,
-} from '../../../record/gasDraft';
-import { useGasPreview } from './useGasPreview';
+import { useCylindersToHand } from '../../data/api/queries';
+import type { Machine } from '../../data/api/standing';
+import { rememberMachine } from '../../data/device/recentMachines';
 import { useKeptDraft } from '../../data/device/useKeptDraft';
-import { placedInDay } from '../../../record/placeInDay';
+import { type EntryDraft, freshDraft, useEntryForm, useFormMachine } from '../useEntryForm';
+import { useGasPreview } from './useGasPreview';
 
 export interface GasFormProps {
   machine: Machine;
   today: Day;
   supersedes: string | null;
   leakId: string | null;
-  direction: Direction;
+  direction: GasKind;
   /** tells the kept draft from others of the machine, such as one of a visit */
   place?: string;
   /** the day it begins with, where that is not today */
@@ -48,121 +37,118 @@ export interface GasFormProps {
   onDone: () => void;
 }
 
-function firstDraft(
-  { machine, today, leakId, direction, on, visitId = null }: GasFormProps,
-  corrected: EntryOf<Direction> | null,
-): GasDraft {
-  if (corrected) return correctionDraft(corrected);
+interface GasDraft extends EntryDraft {
+  kind: GasKind;
+  /** reasons for what looks odd */
+  accepted: Partial<Record<SenseWarning, string>>;
+}
+
+export function useGasForm(props: GasFormProps) {
+  const { machine, today, place, supersedes, leakId, visitId = null, step, also, onDone } = props;
+  const of = useFormMachine(machine, today);
+  const corrects = machine.entries.find(({ id }) => id === supersedes) ?? null;
+  const fresh = (kind: GasKind, before: readonly Entry[]): GasDraft => ({
+    ...freshDraft(kindForm(kind), of, {
+      given: { ...portionAfter(kind, before), ...(leakId === null ? {} : { leakId }) },
+      corrected: corrects,
+      on: props.on ?? dayText(today),
+    }),
+    kind,
+    accepted: corrects ? acceptedReasons(corrects) : {},
+  });
   const inVisit =
     visitId === null
       ? []
       : effectiveOf(machine.entries, machine.appliance.id).filter((each) => each.visitId === visitId);
-  const draft = draftAfter(on ?? dayText(today), direction, inVisit);
-  return { ...draft, leakId: leakId ?? draft.leakId };
-}
-
-export function useGasForm(props: GasFormProps) {
-  const { machine, today, place, supersedes, visitId = null, step, also, onDone } = props;
-  const { person } = useWriter();
-  const packs = usePacks();
-  const { error, writing, save: write } = useWrite();
-  const refusal = useRefusal();
-  const { tried } = refusal;
-  const target = machine.entries.find((each) => each.id === supersedes);
-  const corrected = target && readsRecord(target) ? target : null;
+  const [begun] = useState(() => fresh((corrects?.kind as GasKind | undefined) ?? props.direction, inVisit));
   const kept = useKeptDraft<GasDraft>(
     `${place ?? 'gas '}${machine.appliance.id} ${supersedes ?? ''}`,
-    () => firstDraft(props, corrected),
+    () => begun,
     // A draft of a visit outlives the browser too, for a phone may go flat on the roof.
     place === undefined ? sessionStorage : localStorage,
-    ({ amount, notWeighed, direction }) =>
-      step === undefined || (amount.trim() === '' && !notWeighed)
+    ({ values, kind }) =>
+      step === undefined || (values['mass'] === '' && isWeighed(values['massUnknown']))
         ? null
-        : {
-            words: direction === 'refrigerantAdded' ? 'Gas added' : 'Gas recovered',
-            step,
-            machineId: machine.appliance.id,
-          },
+        : { words: KINDS[kind].name, step, machineId: machine.appliance.id },
   );
-  // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
-  const draft = props.on === undefined ? kept.draft : { ...kept.draft, on: props.on };
-  const set = (change: Partial<GasDraft>) => kept.set({ ...draft, ...change });
-
-  const present = useMemo(() => standingWith(machine, packs, today), [machine, packs, today]);
-  const charged = chargedUnit(present.history);
-  const system = massSystemOf(machine.site, charged);
-  const cylinders = useCylindersToHand(present.present.refrigerant?.name ?? null, draft.cylinderId);
-  const unit = bareUnit(system, charged);
-  const { entry, errors } = entryOf(draft, machine.appliance.id, person?.id ?? null, unit, corrected);
-  // What it would mean is shown before a reason is given or a writer chosen.
-  const asIf = { ...draft, correctionReason: draft.correctionReason || 'as if' };
-  const guess = entryOf(asIf, machine.appliance.id, person?.id ?? 'nobody', unit, corrected).entry;
-  const preview = useGasPreview(guess, { machine, today, visitId, on: draft.on, supersedes, cylinders });
-  const senseError = preview?.sense.errors[0];
+  const { kind } = kept.draft;
+  const spec = kindForm(kind);
+  const form = useEntryForm({
+    spec,
+    machine,
+    today,
+    of,
+    first: kind === begun.kind ? begun.values : fresh(kind, inVisit).values,
+    corrects,
+    visitId,
+    // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
+    draft: props.on === undefined ? kept.draft : { ...kept.draft, on: props.on },
+    keep: kept.set,
+  });
+  const { draft, set, tried } = form;
+  const { standing: present, labels, system } = of;
+  const cylinders = useCylindersToHand(
+    present.present.refrigerant?.name ?? null,
+    String(draft.values['cylinderId']),
+  );
+  const preview = useGasPreview(form.asIf(), {
+    machine,
+    today,
+    visitId,
+    on: draft.on,
+    supersedes,
+    cylinders,
+  });
+  const odd = preview?.sense.errors[0];
   const unanswered = preview?.sense.warnings.filter((warning) => !draft.accepted[warning]?.trim()) ?? [];
-  const added = draft.direction === 'refrigerantAdded';
-
-  const save = () => {
-    refusal.try();
-    if (!entry || senseError || unanswered.length > 0) return;
-    // Kept before it is sent: a second try after a reload is the same deed.
-    kept.set(draft);
-    const at = new Date().toISOString();
-    void write({
-      name: `${visitId === null ? '' : `${visitId} `}gas ${place ?? ''}${machine.appliance.id} ${draft.supersedes ?? ''}`,
-      entries: [placedInDay(entry, { visitId, today: dayText(today), at }), ...(also?.() ?? [])],
-      words: `${added ? 'Gas added' : 'Gas recovered'}: saved to the logbook of ${machine.appliance.name}.`,
-      known: machine.entries,
-    }).then((saved) => {
-      if (!saved) return;
-      rememberMachine(machine.appliance.id);
-      kept.forget(visitId === null ? undefined : nextPortion(draft));
-      refusal.settle();
-      onDone();
-    });
-  };
+  const errors = { ...(odd ? { [odd.field]: senseErrorWords(odd) } : {}), ...form.errors };
+  // What is typed is judged while it is typed; what is missing, once somebody tries to save.
+  const typed = { mass: draft.values['mass'] !== '', on: draft.on !== '' };
+  const shown = tried
+    ? errors
+    : Object.fromEntries(Object.entries(errors).filter(([key]) => typed[key as keyof typeof typed]));
+  const added = kind === 'refrigerantAdded';
 
   return {
-    draft,
-    set,
-    save,
-    saving: { error, isPending: writing },
-    tried,
-    id: refusal.form,
-    /** labels of what is wrong, once somebody tried to save */
-    faulty: tried ? faultyOf(errors, senseError, unanswered) : [],
+    ...form,
+    fields: { ...form.fields, errors: shown },
     errors,
+    shown,
+    spec,
+    corrects: corrects !== null,
+    /** the other way; amount and bottle stay */
+    turn: (next: GasKind) => {
+      const other = fresh(next, inVisit);
+      const { mass, massUnknown, cylinderId } = draft.values;
+      set({ kind: next, values: { ...other.values, mass, massUnknown, cylinderId } });
+    },
+    /** the weight that a scale gave */
+    weigh: (mass: string) => {
+      const why = { ...notWeighedOf(draft.values['massUnknown']), ticked: false };
+      set({ values: { ...draft.values, mass, massUnknown: why } });
+    },
+    save: () =>
+      form.save({
+        name: `gas ${place ?? ''}${machine.appliance.id} ${supersedes ?? ''}`,
+        words: KINDS[kind].name,
+        entries: (entry) => [withAccepted(entry, draft.accepted), ...(also?.() ?? [])],
+        refused: odd !== undefined || unanswered.length > 0,
+        onSaved: (entry) => {
+          rememberMachine(machine.appliance.id);
+          kept.forget(visitId === null ? undefined : fresh(kind, [...inVisit, entry]));
+          onDone();
+        },
+      }),
+    /** labels of what is wrong, once somebody tried to save */
+    faulty: tried
+      ? [...faultyLabels(spec, errors), ...unanswered.map((warning) => WARNING_WORDS[warning])]
+      : [],
     preview,
-    senseError,
-    unanswered,
     present,
-    labels: leakLabels(machine.entries),
+    labels,
     system,
-    unit,
     added,
-    cylinders,
-    read: massOf(draft.amount, unit),
   };
-}
-
-const LABELS: Record<keyof DraftErrors, string> = {
-  amount: 'Amount',
-  whyNotWeighed: 'Why not weighed',
-  on: 'Day',
-  correctionReason: 'Reason for the correction',
-  by: 'Who is writing',
-};
-
-function faultyOf(
-  errors: DraftErrors,
-  senseError: SenseError | undefined,
-  unanswered: readonly SenseWarning[],
-): string[] {
-  return [
-    ...(Object.keys(errors) as (keyof DraftErrors)[]).map((key) => LABELS[key]),
-    ...(senseError ? [senseErrorWords(senseError)] : []),
-    ...unanswered.map((warning) => WARNING_WORDS[warning]),
-  ];
 }
 
 export type GasFormState = ReturnType<typeof useGasForm>;

@@ -5,7 +5,7 @@ import { fromSi, parseMeasure } from '../../../core/quantity/measure';
 import { MASS_UNITS, type MassUnit, grams } from '../../../core/quantity/mass';
 import { liquidDensity, saturationTemperature, vapourDensity } from '../../../core/refrigerant/saturation';
 import type { Measured } from '../../../core/visit/notes/stated';
-import type { Direction } from '../../../record/gasDraft';
+import type { GasKind } from '../../../record/forms';
 import { readingsNow } from '../../../core/visit/readings/series';
 import { readNumber } from '../../../core/visit/visitRecord';
 import { useTable } from '../../data/api/useTable';
@@ -47,7 +47,7 @@ export const FRESH: Weighing = {
 };
 
 /** What the scale said, what stays in the hoses, and so what went in, or came out; null while something is missing. */
-export function useWeighing(direction: Direction = 'refrigerantAdded') {
+export function useWeighing(direction: GasKind = 'refrigerantAdded') {
   const out = direction === 'refrigerantRecovered';
   const { visitId, view, units, atmosphere, record, place } = useVisit();
   const { figuresFor } = useReadings();

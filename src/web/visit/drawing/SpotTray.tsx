@@ -1,4 +1,5 @@
 /** One part of the circuit under the detector: a mark by one touch, what showed it by another; saved at once. */
+import { Caution } from '../../parts/Caution';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { partType } from '../../../core/visit/circuit/parts';
 import { FALSE_CAUSES, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes/notes';
@@ -45,10 +46,10 @@ export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void
         </p>
       )}
       {partType(part.type).hidden && (
-        <p className="mb-2 border-l-4 border-ochre pl-3">
+        <Caution>
           It leaks into its own housing: bubbles show nothing outside. A hit here stays suspected until the
           part is proven on the bench.
-        </p>
+        </Caution>
       )}
       {!person && <WriterField />}
       {form.mark === null ? <Marks form={form} /> : <WhatShowedIt form={form} part={part} mark={form.mark} />}

@@ -4,7 +4,7 @@ import { NO_MASS, exactGrams, grams, massText } from '../../../core/quantity/mas
 import { sentenceOf } from '../../../record/sentence';
 import type { Entry } from '../../../core/logbook/entry';
 import { GasFields } from '../../forms/gas/GasFields';
-import type { Direction } from '../../../record/gasDraft';
+import type { GasKind } from '../../../record/forms';
 import { type GasFormState, useGasForm } from '../../forms/gas/useGasForm';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
@@ -14,7 +14,7 @@ import { useVisit } from '../visitContext';
 
 /** The form of this visit's gas; `also` is written with it. */
 export function useVisitGas(
-  direction: Direction,
+  direction: GasKind,
   also: () => readonly Entry[] = () => [],
   onDone: () => void = () => undefined,
 ): GasFormState {
@@ -35,7 +35,7 @@ export function useVisitGas(
 }
 
 /** What of this visit's gas is written down: the portions of a charge and their sum; each stands on the clipboard. */
-function Portions({ direction }: { direction: Direction }) {
+function Portions({ direction }: { direction: GasKind }) {
   const { record, view } = useVisit();
   const portions = record.entries.flatMap(({ entry }) => (entry.kind === direction ? entry : []));
   if (portions.length === 0) return null;
@@ -76,8 +76,8 @@ export function GasCard({
   );
   return (
     <div className="mb-4">
-      <Portions direction={form.draft.direction} />
-      <GasFields form={form} today={view.today} fixed />
+      <Portions direction={form.draft.kind} />
+      <GasFields form={form} today={view.today} inVisit />
       <ApiError error={form.saving.error} />
       <SaveHere atThumb={atThumb}>
         {refused}

@@ -1,4 +1,5 @@
 /** The two tests that the law asks after a repair: the first before gas goes in, with what the pressure test said; the second running. */
+import { Caution } from '../../parts/Caution';
 import { fromSi } from '../../../core/quantity/measure';
 import { conditionsOf } from '../../../core/visit/leaks/evidence';
 import { carrying } from '../../../core/visit/notes/notes';
@@ -66,10 +67,10 @@ export function SecondTest() {
   return (
     <>
       {repaired.length > 0 && (
-        <p className="mb-2 border-l-4 border-ochre pl-3">
+        <Caution>
           ◐ {repaired.map((id) => view.names.leaks.get(id) ?? id).join(', ')} has no first test yet: it stands
           at “Pressure test”.
-        </p>
+        </Caution>
       )}
       {tested.length > 0 && (
         <Section title="Second test">

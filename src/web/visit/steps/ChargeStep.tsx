@@ -29,7 +29,7 @@ export function ChargeStep() {
   return (
     <>
       <FullChargeLine />
-      <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
+      <Weigh weighing={weighing} onTake={(amount) => gas.weigh(amount)} />
       <GasCard form={gas} words="Write it down" atThumb />
       <VisitDrawing label="The machine: touch a place to read it while gas goes in" round={round} />
       <Series onlyToCompare />

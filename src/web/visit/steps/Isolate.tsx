@@ -45,7 +45,7 @@ export function Isolate() {
           about="by weight, each bottle an entry of its own"
           open={recovering && !record.entries.some(({ entry }) => entry.kind === 'refrigerantRecovered')}
         >
-          <Weigh weighing={weighing} onTake={(amount) => gas.set({ amount, notWeighed: false })} />
+          <Weigh weighing={weighing} onTake={(amount) => gas.weigh(amount)} />
           <GasCard form={gas} words="Write the gas down as recovered" />
         </Fold>
         <StepCalculators />

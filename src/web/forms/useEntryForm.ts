@@ -1,0 +1,151 @@
+/** The state of a form that writes one entry of a machine, or corrects one: what is typed, the entry that it makes, saving it. */
+import { useMemo } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import type { Entry } from '../../core/logbook/entry';
+import { leakLabels } from '../../core/logbook/leakLabels';
+import { type Day, dayText } from '../../core/quantity/day';
+import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
+import type { Values } from '../../record/field';
+import { type FormResult, faultyLabels, initialValues, madeOf } from '../../record/formValues';
+import { standingWith } from '../../record/foldedMachine';
+import type { Form } from '../../record/forms';
+import { placedInDay } from '../../record/placeInDay';
+import { placeOf } from '../../record/place';
+import { type Machine, usePacks } from '../data/api/standing';
+import { useWrite } from '../data/api/useWrite';
+import { fitting } from '../data/device/kept';
+import { useWriter } from '../data/device/writer';
+import { useRefusal } from './useRefusal';
+
+/** What is typed, kept on the device until it is written. */
+export interface EntryDraft {
+  /** of the entry, made once: a second try after a reload is the same deed */
+  id: string;
+  values: Values;
+  on: string;
+  note: string;
+  correctionReason: string;
+}
+
+/** The machine as its forms need it: how it stands, what its leaks are called, in which units it is written about. */
+export function useFormMachine(machine: Machine, today: Day) {
+  const packs = usePacks();
+  return useMemo(() => {
+    const standing = standingWith(machine, packs, today);
+    const labels = leakLabels(machine.entries);
+    const charged = chargedUnit(standing.history);
+    const system = massSystemOf(machine.site, charged);
+    return { standing, labels, system, place: placeOf(bareUnit(system, charged), machine.site, labels) };
+  }, [machine, packs, today]);
+}
+type FormMachine = ReturnType<typeof useFormMachine>;
+
+/** What a form begins with: the entry that it corrects, or what is known. */
+export const freshDraft = (
+  spec: Form,
+  { standing, labels }: FormMachine,
+  { given, corrected, on }: { given: Values; corrected: Entry | null; on: string },
+): EntryDraft => ({
+  id: uuidv7(),
+  values: initialValues(spec, given, corrected, standing, labels),
+  on: corrected?.on ?? on,
+  note: corrected?.note ?? '',
+  correctionReason: '',
+});
+
+interface EntryFormProps<Draft extends EntryDraft> {
+  spec: Form;
+  machine: Machine;
+  today: Day;
+  of: FormMachine;
+  /** what the form begins with */
+  first: Values;
+  /** the entry that it corrects */
+  corrects: Entry | null;
+  /** the visit that it belongs to */
+  visitId: string | null;
+  draft: Draft;
+  keep: (draft: Draft) => void;
+}
+
+export interface EntryDeed {
+  /** tells it from other deeds of the device */
+  name: string;
+  words: string;
+  /** what is written, made of the entry of the form */
+  entries: (entry: Entry) => readonly Entry[];
+  /** what else stands in the way: nothing is sent */
+  refused?: boolean;
+  onSaved: (entry: Entry) => void;
+}
+
+export function useEntryForm<Draft extends EntryDraft>(props: EntryFormProps<Draft>) {
+  const { spec, machine, today, of, first, corrects, visitId, draft: kept, keep } = props;
+  const { person } = useWriter();
+  const { error, writing, save: write } = useWrite();
+  const refusal = useRefusal();
+  const draft = { ...kept, values: fitting(first, kept.values) };
+  const set = (change: Partial<Draft>) => keep({ ...draft, ...change });
+  const make = (as: { by: string | null; correctionReason: string }): FormResult =>
+    madeOf(
+      spec,
+      draft.values,
+      {
+        id: draft.id,
+        kind: spec.kind,
+        on: draft.on,
+        applianceId: machine.appliance.id,
+        note: draft.note,
+        corrected: corrects && { entry: corrects, values: first },
+        ...as,
+      },
+      of.place,
+      today,
+    );
+  const { entry, errors } = make({ by: person?.id ?? null, correctionReason: draft.correctionReason });
+  const shown = refusal.tried ? errors : {};
+
+  const save = ({ name, words, entries, refused = false, onSaved }: EntryDeed) => {
+    refusal.try();
+    if (!entry || refused) return;
+    // Kept before it is sent: a second try after a reload is the same deed.
+    keep(draft);
+    const at = new Date().toISOString();
+    const placed = placedInDay(entry, { visitId, today: dayText(today), at });
+    void write({
+      name: visitId === null ? name : `${visitId} ${name}`,
+      entries: entries(placed),
+      words: `${words}: saved to the logbook of ${machine.appliance.name}.`,
+      known: machine.entries,
+    }).then((saved) => {
+      if (!saved) return;
+      refusal.settle();
+      onSaved(placed);
+    });
+  };
+
+  return {
+    draft,
+    set,
+    save,
+    saving: { error, isPending: writing },
+    tried: refusal.tried,
+    id: refusal.form,
+    errors,
+    /** errors, once somebody tried to save */
+    shown,
+    faulty: faultyLabels(spec, shown),
+    /** what it would be, before a reason is given or a writer chosen */
+    asIf: () =>
+      make({ by: person?.id ?? 'nobody', correctionReason: draft.correctionReason || 'as if' }).entry,
+    fields: {
+      values: draft.values,
+      errors: shown,
+      place: of.place,
+      machine: { standing: of.standing, packs: machine.packs },
+      onAnswer: (key: string, value: unknown) =>
+        keep({ ...draft, values: { ...draft.values, [key]: value } }),
+    },
+  };
+}
+export type EntryFormState = Pick<ReturnType<typeof useEntryForm<EntryDraft>>, 'draft' | 'set' | 'shown'>;
