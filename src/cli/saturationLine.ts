@@ -1,4 +1,5 @@
 /** One line of the saturation command: the state that it asks for, or what is wrong with it. */
+import { ZERO_CELSIUS } from '../core/quantity/units';
 import { REFRIGERANT_NAMES, isRefrigerant } from '../core/refrigerant/refrigerant';
 import { type OutsideTable, saturatedState, saturationTemperature } from '../core/refrigerant/saturation';
 import { loadSaturation } from '../core/refrigerant/tables';
@@ -14,7 +15,6 @@ export interface StateLine {
 
 const FORMS = 'Write `R-448A 20.37` (°C), `R-448A bubble 1200000` or `R-448A dew 1200000` (Pa absolute).';
 const NUMBER = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i;
-const ZERO_C = 273.15;
 
 export async function answerLine(line: string): Promise<StateLine | { error: string }> {
   const words = line.trim().split(/\s+/);
@@ -31,13 +31,13 @@ export async function answerLine(line: string): Promise<StateLine | { error: str
   const given = Number(figure);
   const temperature = onLine
     ? saturationTemperature(table, onLine, given)
-    : { ok: true as const, value: given + ZERO_C };
+    : { ok: true as const, value: given + ZERO_CELSIUS };
   if (!temperature.ok) return { error: outsideWords(temperature.refusal) };
   const state = saturatedState(table, temperature.value);
   if (!state.ok) return { error: outsideWords(state.refusal) };
   return {
     refrigerant: name,
-    temperature_C: onLine ? temperature.value - ZERO_C : given,
+    temperature_C: onLine ? temperature.value - ZERO_CELSIUS : given,
     bubblePressure_Pa: state.value.bubblePressure,
     dewPressure_Pa: state.value.dewPressure,
     liquidDensity_kg_m3: state.value.liquidDensity,
@@ -47,7 +47,7 @@ export async function answerLine(line: string): Promise<StateLine | { error: str
 
 function outsideWords({ refrigerant, quantity, given, from, to }: OutsideTable): string {
   if (quantity === 'temperature') {
-    const celsius = (kelvin: number): string => String(Number((kelvin - ZERO_C).toFixed(6)));
+    const celsius = (kelvin: number): string => String(Number((kelvin - ZERO_CELSIUS).toFixed(6)));
     return `${refrigerant}: ${celsius(given)} °C is outside its table, ${celsius(from)} to ${celsius(to)} °C.`;
   }
   const line = quantity === 'bubblePressure' ? 'bubble' : 'dew';

@@ -6,15 +6,13 @@ import { judgePressureTest } from '../core/calculators/pressureTest';
 import { judgeRise } from '../core/calculators/evacuation/judgeRise';
 import { type LeakingCircuit, slopeOf, widest, yearlyLoss } from '../core/calculators/evacuation/vacuumLeak';
 import { SEA_LEVEL_PA } from '../core/quantity/atmosphere';
-import { MICRON } from '../core/quantity/units';
+import { MICRON, LITRE, ZERO_CELSIUS } from '../core/quantity/units';
 import { TEST_GASES } from '../core/logbook/entry';
 import { problemText, problemsOf } from '../core/logbook/problems';
 import { REFRIGERANT_NAMES } from '../core/refrigerant/refrigerant';
 import { loadSaturation } from '../core/refrigerant/tables';
 
-const LITRE = 1e-3;
 const HOUR_S = 3600;
-const ZERO_C = 273.15;
 
 const seconds = z.number().min(0);
 const positive = z.number().positive();
@@ -129,7 +127,7 @@ async function pressureAnswer(
     .map(([at, pressure, celsius]) => ({
       at,
       pressure,
-      temperature: celsius === undefined ? null : celsius + ZERO_C,
+      temperature: celsius === undefined ? null : celsius + ZERO_CELSIUS,
     }))
     .sort((a, b) => a.at - b.at);
   const start = readings[0]?.pressure ?? 0;

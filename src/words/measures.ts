@@ -1,6 +1,6 @@
 /** Measures in the words of the trade: which unit a system reads, and SI figures as text. */
 import type { Si } from '../core/quantity/si';
-import { figureText, fromSi, measureText } from '../core/quantity/measure';
+import { figureText, fromSi, measureText, toSi } from '../core/quantity/measure';
 import { massText } from '../core/quantity/mass';
 import { type Dimension, YEAR_S } from '../core/quantity/units';
 
@@ -63,12 +63,12 @@ export const shownIn =
     return measureText(dimension, si, READ[dimension][system], atmospherePa);
   };
 
-const POUND_KG = 0.45359237;
-const OUNCE_KG = POUND_KG / 16;
+const POUND_KG = toSi('mass', 1, 'lb');
 
 /** Hoses and small machines are a matter of hundredths of an ounce and tenths of a gram. */
 function massWords(kilograms: number, system: UnitSystem): string {
-  if (system === 'us' && Math.abs(kilograms) < POUND_KG) return `${figureText(kilograms / OUNCE_KG, 2)} oz`;
+  if (system === 'us' && Math.abs(kilograms) < POUND_KG)
+    return `${figureText(fromSi('mass', kilograms, 'oz'), 2)} oz`;
   return massText(kilograms * 1000, system === 'us' ? 'pounds' : 'kilograms');
 }
 
@@ -80,10 +80,9 @@ function massRateUnit(kilogramsASecond: number, system: UnitSystem): string {
 const massRateWords = (kilogramsASecond: number, system: UnitSystem): string =>
   measureText('massRate', kilogramsASecond, massRateUnit(kilogramsASecond, system));
 
-const FOOT_M = 0.3048;
 const lengthWords = (metres: number, system: UnitSystem): string =>
   system === 'us'
-    ? measureText('length', metres, metres < 3 * FOOT_M ? 'in' : 'ft')
+    ? measureText('length', metres, metres < toSi('length', 3, 'ft') ? 'in' : 'ft')
     : measureText('length', metres, metres < 1 ? 'mm' : 'm');
 
 /** A rate of which only the size is known: two digits, in the unit that makes them plain. kg/s. */

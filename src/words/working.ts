@@ -3,7 +3,14 @@ import { dayWords, daysWords } from './dates';
 import { METHOD_WORDS, PACK_WORDS } from './codes';
 import { type LeakLabels, labelOf } from '../core/logbook/leakLabels';
 import { addDays, dayText } from '../core/quantity/day';
-import { type ExactGrams, type MassSystem, grams, gramsDown } from '../core/quantity/mass';
+import {
+  type ExactGrams,
+  type MassSystem,
+  grams,
+  gramsDown,
+  type MassUnit,
+  gramsIn,
+} from '../core/quantity/mass';
 import type { LeakRateMethod } from '../core/logbook/fields';
 import type { Headroom } from '../core/rules/headroom';
 import {
@@ -25,17 +32,16 @@ export interface WorkingSaid {
   source: string;
 }
 
-const GRAMS_PER: Record<MassSystem, number> = { pounds: 453.59237, kilograms: 1000 };
-const UNIT: Record<MassSystem, string> = { pounds: 'lb', kilograms: 'kg' };
+const UNIT = { pounds: 'lb', kilograms: 'kg' } as const satisfies Record<MassSystem, MassUnit>;
 
 /** Up to four decimals: a working shows what was computed, not what is easy to read. */
 export function massFigure(mass: ExactGrams, system: MassSystem): string {
-  return `${String(Number((grams(mass) / GRAMS_PER[system]).toFixed(4)))} ${UNIT[system]}`;
+  return `${String(Number((grams(mass) / gramsIn(UNIT[system])).toFixed(4)))} ${UNIT[system]}`;
 }
 
 /** The same rounded down, so that typing it never exceeds. */
 function roomFigure(room: ExactGrams, system: MassSystem): string {
-  const units = gramsDown(room) / GRAMS_PER[system];
+  const units = gramsDown(room) / gramsIn(UNIT[system]);
   return `${String(Math.floor(units * 1e4 + 1e-6) / 1e4)} ${UNIT[system]}`;
 }
 

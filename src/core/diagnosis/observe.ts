@@ -3,6 +3,7 @@
  * A number that the table cannot place, or that has nothing to be compared with, gives no reading; it is named, never guessed.
  * A machine at rest has no suction and head: what stands in it is its standing pressure.
  */
+import { toSi } from '../quantity/measure';
 import type { Kelvins, KelvinsApart, Pascals } from '../quantity/si';
 import { type SaturationTable, pressureRange, saturationTemperature } from '../refrigerant/saturation';
 import { type CalculatorRefusal, fahrenheitDegrees } from '../calculators/calculated';
@@ -42,7 +43,7 @@ const NEAR_AMBIENT_K = fahrenheitDegrees(6);
 const AMPS = { low: 0.7, high: 1.05 } as const;
 const NO_SUBCOOLING_K = fahrenheitDegrees(2);
 /** In the cold a head control may hold the head at what 90 °F asks; so high a head says nothing there, K. */
-const HELD_AT_MOST_K = (90 + 459.67) / 1.8;
+const HELD_AT_MOST_K = toSi('temperature', 90, '°F');
 /** No box asks for a coil as cold as this, no air is: such a pressure is low whatever it is compared with, K. */
 const COLDER_THAN_ANY_COIL_K = 228;
 const COLDER_THAN_ANY_AIR_K = 240;

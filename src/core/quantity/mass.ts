@@ -39,6 +39,9 @@ const PER_MICRO_UNIT = Object.fromEntries(
   MASS_UNITS.map((unit) => [unit, (UNITS[unit].nanograms * PER_NANO) / 1_000_000n]),
 ) as Record<MassUnit, bigint>;
 
+/** `gramsIn('lb')` is 453.59237. */
+export const gramsIn = (unit: MassUnit): number => Number(UNITS[unit].nanograms) / 1e9;
+
 export const NO_MASS = 0n as ExactGrams;
 
 /** Exact grams of a mass as typed. `exactGrams({ value: 50, unit: 'lb' })` is 22679.6185 g. */
@@ -127,7 +130,7 @@ export function massText(gramsValue: number, system: MassSystem): string {
     if (size < 1000) return `${sign}${trimmed(size, size < 10 ? 1 : 0)} g`;
     return `${sign}${trimmed(size / 1000, size < 100_000 ? 2 : 1)} kg`;
   }
-  const pounds = size / 453.59237;
+  const pounds = size / gramsIn('lb');
   if (pounds >= 100) return `${sign}${trimmed(pounds, 1)} lb`;
   const tenthOunces = Math.round(pounds * 160);
   if (tenthOunces < 160) return `${sign}${trimmed(tenthOunces / 10, 1)} oz`;
@@ -146,7 +149,7 @@ function printedStep(size: number, system: MassSystem): bigint {
       : size < 1000
         ? tenthsOf('g')
         : tenthsOf('kg') / (size < 100_000 ? 100n : 10n);
-  const pounds = size / 453.59237;
+  const pounds = size / gramsIn('lb');
   return pounds >= 100 ? tenthsOf('lb') / 10n : pounds < 1 ? tenthsOf('oz') / 10n : tenthsOf('oz');
 }
 

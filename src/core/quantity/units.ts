@@ -22,6 +22,10 @@ const CUBIC_FOOT_M3 = 1728 * CUBIC_INCH_M3;
 const POUND_KG = 0.45359237;
 /** a year of 365 days, as the leak rates of the rules count it */
 export const YEAR_S = 365 * 86_400;
+/** K */
+export const ZERO_CELSIUS = 273.15;
+/** m³ */
+export const LITRE = 1e-3;
 /** Pa */
 export const MICRON = 0.1333223684;
 

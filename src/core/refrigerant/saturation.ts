@@ -6,6 +6,7 @@
  * Tables are per kelvin (Helmholtz equations of state). Between rows ln p is linear in 1/T, which inverts exactly;
  * ln ρ runs as a cubic through the four nearest rows, since near the critical point it bends too much for a line.
  */
+import { ZERO_CELSIUS } from '../quantity/units';
 import type { Density, Kelvins, Pascals } from '../quantity/si';
 import { type Result, ok, refused } from '../result';
 
@@ -35,12 +36,10 @@ export interface OutsideTable {
 type Looked<Value> = Result<Value, OutsideTable>;
 export type Line = 'bubble' | 'dew';
 
-const ZERO_C = 273.15;
-
 /** First and last temperature of a table, K. */
 export function temperatureRange(table: SaturationTable): { from: number; to: number } {
   const first = table.firstTemperature_C;
-  return { from: first + ZERO_C, to: first + table.bubblePressure_Pa.length - 1 + ZERO_C };
+  return { from: first + ZERO_CELSIUS, to: first + table.bubblePressure_Pa.length - 1 + ZERO_CELSIUS };
 }
 
 const pressuresOf = (table: SaturationTable, line: Line): readonly number[] =>

@@ -1,6 +1,6 @@
 /** In which units the bench shows its figures, and how high the site lies. Kept on this device. */
 import { type ReactNode, createContext, useContext, useState } from 'react';
-import { atmosphereAt } from '../../core/quantity/atmosphere';
+import { SEA_LEVEL_PA, atmosphereAt } from '../../core/quantity/atmosphere';
 import { isRefrigerant } from '../../core/refrigerant/refrigerant';
 import { readKept, writeKept } from '../data/device/kept';
 import { type Show, shownIn, type UnitSystem } from '../../words/measures';
@@ -41,7 +41,7 @@ const Context = createContext<BenchSetting | null>(null);
 export function BenchSettingProvider({ machine, children }: { machine?: Kept; children: ReactNode }) {
   const [setting, setSetting] = useState(() => machine ?? kept());
   const air = atmosphereAt(setting.altitudeM);
-  const atmosphere = air.ok ? air.value : 101_325;
+  const atmosphere = air.ok ? air.value : SEA_LEVEL_PA;
   const change = (part: Partial<Kept>) => {
     const next = { ...setting, ...part };
     if (!machine) writeKept(KEY, next);

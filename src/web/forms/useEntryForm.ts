@@ -38,7 +38,7 @@ export function useFormMachine(machine: Machine, today: Day) {
     return { standing, labels, system, place: placeOf(bareUnit(system, charged), machine.site, labels) };
   }, [machine, packs, today]);
 }
-type FormMachine = ReturnType<typeof useFormMachine>;
+type FormMachine = Omit<ReturnType<typeof useFormMachine>, 'system'>;
 
 /** What a form begins with: the entry that it corrects, or what is known. */
 export const freshDraft = (
@@ -127,6 +127,8 @@ export function useEntryForm<Draft extends EntryDraft>(props: EntryFormProps<Dra
   return {
     draft,
     set,
+    /** as it would be written; null while something is missing */
+    entry,
     save,
     saving: { error, isPending: writing },
     tried: refusal.tried,

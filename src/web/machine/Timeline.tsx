@@ -12,7 +12,7 @@ import {
   YAxis,
 } from 'recharts';
 import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
-import { exactGrams, grams, massText } from '../../core/quantity/mass';
+import { exactGrams, grams, massText, type MassUnit, gramsIn } from '../../core/quantity/mass';
 import { strictestOf } from '../../core/rules/headroom';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { dayWords } from '../../words/dates';
@@ -30,10 +30,9 @@ interface Point {
   unknown: boolean;
 }
 
-const PER = { lb: 453.59237, kg: 1000, g: 1 } as const;
 const MARGIN_DAYS = 20;
 
-function pointsOf({ standing }: MachineView, unit: keyof typeof PER): Point[] {
+function pointsOf({ standing }: MachineView, unit: MassUnit): Point[] {
   const byDay = new Map<Day, Point>();
   for (const { day, entry } of standing.history.gas) {
     if (entry.kind === 'retrofitted') continue;
@@ -47,7 +46,7 @@ function pointsOf({ standing }: MachineView, unit: keyof typeof PER): Point[] {
     };
     if (!entry.mass) point.unknown = true;
     else {
-      const amount = grams(exactGrams(entry.mass)) / PER[unit];
+      const amount = grams(exactGrams(entry.mass)) / gramsIn(unit);
       if (entry.kind === 'refrigerantAdded') point.added = (point.added ?? 0) + amount;
       else point.recovered = (point.recovered ?? 0) - amount;
     }
@@ -211,9 +210,9 @@ export default function Timeline({ view }: { view: MachineView }) {
                     ? point.unknown
                       ? 'not weighed'
                       : '–'
-                    : massText(point.added * PER[unit], system)}
+                    : massText(point.added * gramsIn(unit), system)}
                 </td>
-                <td>{point.recovered === null ? '–' : massText(-point.recovered * PER[unit], system)}</td>
+                <td>{point.recovered === null ? '–' : massText(-point.recovered * gramsIn(unit), system)}</td>
                 <td>{point.rateWords ?? '–'}</td>
               </tr>
             ))}

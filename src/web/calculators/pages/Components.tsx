@@ -1,4 +1,5 @@
 /** What does this system hold? Each part's volume at its state, summed with a range. */
+import { toSi } from '../../../core/quantity/measure';
 import {
   LIQUID_SHARE,
   type Component,
@@ -16,22 +17,25 @@ import { Fields } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const INCH = 0.0254;
 const feet = { us: 'ft', metric: 'm' };
 const litres = { us: 'L', metric: 'L' };
 const outside = (example: number) => ({
   label: 'Outside diameter',
   dimension: 'length' as const,
   optional: true,
-  example: example * INCH,
+  example: toSi('length', example, 'in'),
 });
-const wall = (start: number) => ({ label: 'Wall', dimension: 'length' as const, start: start * INCH });
+const wall = (start: number) => ({
+  label: 'Wall',
+  dimension: 'length' as const,
+  start: toSi('length', start, 'in'),
+});
 const length = (example: number) => ({
   label: 'Length',
   dimension: 'length' as const,
   unit: feet,
   optional: true,
-  example: example * 12 * INCH,
+  example: toSi('length', example, 'ft'),
 });
 const volume = (example: number) => ({
   label: 'Internal volume',

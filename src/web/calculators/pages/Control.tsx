@@ -1,4 +1,5 @@
 /** Low-pressure control: from the box, or from one dial to the other. */
+import { toSi } from '../../../core/quantity/measure';
 import {
   type ControlSetting,
   controlForBox,
@@ -19,7 +20,6 @@ import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const PSI = 6894.757293168;
 const SPECS = {
   boxLow: { label: 'Coldest the box may get', dimension: 'temperature', example: 274.8167 },
   boxHigh: { label: 'Warmest the box may get', dimension: 'temperature', example: 277.594444 },
@@ -28,9 +28,13 @@ const SPECS = {
     dimension: 'temperatureDifference',
     start: EVAPORATOR_TD.walkIn,
   },
-  cutIn: { label: 'Cut-in', dimension: 'pressure', example: 101_325 + 31 * PSI },
-  differential: { label: 'Differential', dimension: 'pressureDifference', example: 14 * PSI },
-  cutOut: { label: 'Cut-out', dimension: 'pressure', example: 101_325 + 17 * PSI },
+  cutIn: { label: 'Cut-in', dimension: 'pressure', example: toSi('pressure', 31, 'psig') },
+  differential: {
+    label: 'Differential',
+    dimension: 'pressureDifference',
+    example: toSi('pressureDifference', 14, 'psi'),
+  },
+  cutOut: { label: 'Cut-out', dimension: 'pressure', example: toSi('pressure', 17, 'psig') },
 } as const;
 
 const KEYS = {

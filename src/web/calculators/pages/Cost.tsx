@@ -1,7 +1,6 @@
 /** What will this leak cost? Twelve months of top-offs against a repair. */
 import { leakMoney } from '../../../core/calculators/money';
-import { figureText } from '../../../core/quantity/measure';
-import { YEAR_S } from '../../../core/quantity/units';
+import { figureText, toSi } from '../../../core/quantity/measure';
 import { LazyCurves } from '../charts/LazyCurves';
 import { useBenchForm } from '../form';
 import { Big, Verdict } from '../parts/Answer';
@@ -13,14 +12,13 @@ import { useBench } from '../setting';
 import { countWords } from '../../../words/counts';
 
 const DAY_S = 86_400;
-const POUND = 0.45359237;
 const SPECS = {
-  fullCharge: { label: 'Full charge', dimension: 'mass', example: 40 * POUND },
+  fullCharge: { label: 'Full charge', dimension: 'mass', example: toSi('mass', 40, 'lb') },
   rate: {
     label: 'It leaks',
     dimension: 'massRate',
     unit: { us: 'lb/yr', metric: 'kg/yr' },
-    example: (14 * POUND) / YEAR_S,
+    example: toSi('massRate', 14, 'lb/yr'),
   },
   workingMinimum: {
     label: 'It still works down to',
@@ -28,7 +26,7 @@ const SPECS = {
     start: 0.8,
     hint: 'of the full charge',
   },
-  gas: { label: 'Price of gas', dimension: 'gasPrice', example: 38 / POUND },
+  gas: { label: 'Price of gas', dimension: 'gasPrice', example: toSi('gasPrice', 38, 'a lb') },
   visit: { label: 'Cost of a visit', dimension: 'number', example: 320 },
   perMonth: { label: 'Energy and product at risk, a month', dimension: 'number', start: 0 },
   repair: { label: 'Cost of the repair', dimension: 'number', example: 900 },

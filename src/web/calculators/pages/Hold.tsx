@@ -1,4 +1,5 @@
 /** Standing pressure test: did it hold, and how long must it stand to show a leak that matters? */
+import { toSi } from '../../../core/quantity/measure';
 import { fahrenheitDegrees } from '../../../core/calculators/calculated';
 import { judgePressureTest } from '../../../core/calculators/pressureTest';
 import { type HeldSection, standingTime } from '../../../core/calculators/pressureTestLoss';
@@ -20,16 +21,14 @@ import { holdLines } from '../readingLines';
 import { useBench } from '../setting';
 import { PressureTestWords, verdictTitle, PressureTestChart } from '../parts/PressureTestAnswer';
 
-const PSI = 6894.757293168;
-const OUNCE_A_YEAR = 0.45359237 / 16 / YEAR_S;
 const SPECS = {
-  start: { label: 'Start pressure', dimension: 'pressure', example: 101_325 + 150 * PSI },
+  start: { label: 'Start pressure', dimension: 'pressure', example: toSi('pressure', 150, 'psig') },
   startTemperature: {
     label: 'Temperature of the gas at the start',
     dimension: 'temperature',
     example: 297.0389,
   },
-  end: { label: 'End pressure', dimension: 'pressure', example: 101_325 + 143 * PSI },
+  end: { label: 'End pressure', dimension: 'pressure', example: toSi('pressure', 143, 'psig') },
   endTemperature: { label: 'Temperature of the gas at the end', dimension: 'temperature', example: 288.7056 },
   stood: { label: 'Time stood', dimension: 'duration', example: 7200 },
   share: {
@@ -38,7 +37,11 @@ const SPECS = {
     start: 1,
     hint: '100 unless part of it stayed as it was',
   },
-  division: { label: 'Division of the gauge', dimension: 'pressureDifference', start: PSI },
+  division: {
+    label: 'Division of the gauge',
+    dimension: 'pressureDifference',
+    start: toSi('pressureDifference', 1, 'psi'),
+  },
   doubt: {
     label: 'How far the temperatures may be off',
     dimension: 'temperatureDifference',
@@ -48,13 +51,13 @@ const SPECS = {
     label: 'Least marked design pressure of the section',
     dimension: 'pressure',
     optional: true,
-    example: 101_325 + 250 * PSI,
+    example: toSi('pressure', 250, 'psig'),
   },
   working: {
     label: 'Pressure it runs at',
     dimension: 'pressure',
     optional: true,
-    example: 101_325 + 140 * PSI,
+    example: toSi('pressure', 140, 'psig'),
   },
   volume: {
     label: 'Volume of the section',
@@ -66,7 +69,7 @@ const SPECS = {
   matters: {
     label: 'Leak that must not hide, at work',
     dimension: 'massRate',
-    start: 8 * OUNCE_A_YEAR,
+    start: toSi('massRate', 8, 'oz/yr'),
     hint: 'needs volume and working pressure',
   },
 } as const;

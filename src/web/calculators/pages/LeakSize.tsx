@@ -3,7 +3,7 @@ import { ROOM_K, fahrenheitDegrees } from '../../../core/calculators/calculated'
 import { fallFound } from '../../../core/calculators/pressureTest';
 import { readingDoubt } from '../../../core/calculators/pressureTestTail';
 import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/calculators/leakSize';
-import { measureText } from '../../../core/quantity/measure';
+import { measureText, toSi } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
 import { SelectField } from '../../parts/Field';
 import { DETECTION_LIMIT_WORDS } from '../../../words/calculators';
@@ -15,19 +15,26 @@ import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const PSI = 6894.757293168;
 const SPECS = {
   share: { label: 'Percent of the full charge a year', dimension: 'share', example: 0.1 },
-  mass: { label: 'Refrigerant a year', dimension: 'massRate', example: 0.9 / YEAR_S },
+  mass: { label: 'Refrigerant a year', dimension: 'massRate', example: toSi('massRate', 0.9, 'kg/yr') },
   throughput: { label: 'Leak at work', dimension: 'throughput', example: 1e-5 },
   bubbles: { label: 'Bubbles', dimension: 'bubbleRate', example: 1 / 40 },
-  hold: { label: 'Fall in the pressure test', dimension: 'pressureRate', example: PSI / 3600 },
-  vacuum: { label: 'Rise under vacuum', dimension: 'vacuumRate', example: (50 * 0.1333223684) / 60 },
-  fullCharge: { label: 'Full charge', dimension: 'mass', start: 10 * 0.45359237 },
+  hold: {
+    label: 'Fall in the pressure test',
+    dimension: 'pressureRate',
+    example: toSi('pressureRate', 1, 'psi/h'),
+  },
+  vacuum: {
+    label: 'Rise under vacuum',
+    dimension: 'vacuumRate',
+    example: toSi('vacuumRate', 50, 'micron/min'),
+  },
+  fullCharge: { label: 'Full charge', dimension: 'mass', start: toSi('mass', 10, 'lb') },
   working: {
     label: 'Pressure at the leak while it works',
     dimension: 'pressure',
-    start: 101_325 + 150 * PSI,
+    start: toSi('pressure', 150, 'psig'),
   },
   bubble: { label: 'Bubble', dimension: 'length', unit: { us: 'mm', metric: 'mm' }, start: 0.002 },
   volume: {
@@ -36,14 +43,22 @@ const SPECS = {
     unit: { us: 'L', metric: 'L' },
     start: 0.02,
   },
-  test: { label: 'Nitrogen in the pressure test', dimension: 'pressure', start: 101_325 + 150 * PSI },
+  test: {
+    label: 'Nitrogen in the pressure test',
+    dimension: 'pressure',
+    start: toSi('pressure', 150, 'psig'),
+  },
   stood: {
     label: 'The pressure test stands',
     dimension: 'duration',
     unit: { us: 'h', metric: 'h' },
     start: 86_400,
   },
-  division: { label: 'Division of the gauge', dimension: 'pressureDifference', start: PSI },
+  division: {
+    label: 'Division of the gauge',
+    dimension: 'pressureDifference',
+    start: toSi('pressureDifference', 1, 'psi'),
+  },
 } as const;
 const ASSUMED = ['fullCharge', 'working', 'bubble', 'volume', 'test', 'stood', 'division'] as const;
 

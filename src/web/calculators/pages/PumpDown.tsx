@@ -1,4 +1,5 @@
 /** How long must the pump run? By volume, pump and hoses, with the usual sets beside it. */
+import { toSi } from '../../../core/quantity/measure';
 import { MICRON } from '../../../core/quantity/units';
 import { pumpCheck } from '../../../core/calculators/evacuation/pumpCheck';
 import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/calculators/evacuation/pumpDown';
@@ -12,7 +13,6 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { useBench } from '../setting';
 
-const INCH = 0.0254;
 const SPECS = {
   volume: {
     label: 'Volume of the system',
@@ -32,14 +32,14 @@ const SPECS = {
   bore: {
     label: 'Bore of a hose',
     dimension: 'length',
-    start: 0.19 * INCH,
+    start: toSi('length', 0.19, 'in'),
     hint: 'a hose called 1/4 in has about 0.19 in',
   },
   length: {
     label: 'Length of a hose',
     dimension: 'length',
     unit: { us: 'ft', metric: 'm' },
-    start: 5 * 12 * INCH,
+    start: toSi('length', 5, 'ft'),
   },
   count: { label: 'Hoses side by side', dimension: 'number', start: 2 },
 } as const;
@@ -51,8 +51,18 @@ const PUMP_WORDS = {
 } as const;
 
 /** Two others to compare with. */
-const WIDE: HoseSet = { bore: 0.37 * INCH, length: 3 * 12 * INCH, count: 1, coresIn: false };
-const NARROW: HoseSet = { bore: 0.19 * INCH, length: 5 * 12 * INCH, count: 2, coresIn: true };
+const WIDE: HoseSet = {
+  bore: toSi('length', 0.37, 'in'),
+  length: toSi('length', 3, 'ft'),
+  count: 1,
+  coresIn: false,
+};
+const NARROW: HoseSet = {
+  bore: toSi('length', 0.19, 'in'),
+  length: toSi('length', 5, 'ft'),
+  count: 2,
+  coresIn: true,
+};
 
 export default function PumpDown() {
   const form = useBenchForm('pump-down', SPECS, { cores: 'yes' });

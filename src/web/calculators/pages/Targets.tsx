@@ -6,6 +6,7 @@ import {
   type Targets as TargetPressures,
   targets,
 } from '../../../core/calculators/targets';
+import { fromSi } from '../../../core/quantity/measure';
 import { Choices } from '../../parts/Choices';
 import { CheckField } from '../../parts/Field';
 import { useBenchForm } from '../form';
@@ -36,12 +37,14 @@ const CONDENSERS = {
   waterCooled: 'water-cooled',
 } as const;
 
+const UNIT = { us: '°F', metric: 'K' } as const;
+
 export default function Targets() {
   const form = useBenchForm('targets', SPECS, { box: 'walkIn', condenser: 'standard', air: 'no' });
   const { show, system } = useBench();
   const typed = (kelvin: number) => ({
-    text: String(Number((system === 'us' ? kelvin * 1.8 : kelvin).toFixed(1))),
-    unit: system === 'us' ? '°F' : 'K',
+    text: String(Number(fromSi('temperatureDifference', kelvin, UNIT[system]).toFixed(1))),
+    unit: UNIT[system],
   });
   return (
     <BenchPage

@@ -1,6 +1,6 @@
 /** What stays in my hoses, and what to weigh so that the right charge is inside. */
 import { hoseContent, weighOut } from '../../../core/calculators/charge/hoses';
-import { measureText } from '../../../core/quantity/measure';
+import { measureText, toSi } from '../../../core/quantity/measure';
 import {
   type SaturationTable,
   saturatedState,
@@ -17,7 +17,6 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const INCH = 0.0254;
 const SPECS = {
   charge: {
     label: 'Charge that must be inside',
@@ -28,14 +27,14 @@ const SPECS = {
   bore: {
     label: 'Bore of the hose',
     dimension: 'length',
-    start: 0.19 * INCH,
+    start: toSi('length', 0.19, 'in'),
     hint: 'a hose called 1/4 in has about 0.19 in',
   },
   length: {
     label: 'Length of the hose',
     dimension: 'length',
     unit: { us: 'ft', metric: 'm' },
-    start: 60 * INCH,
+    start: toSi('length', 5, 'ft'),
   },
   count: { label: 'Hoses that are filled', dimension: 'number', start: 1 },
   liquid: { label: 'Temperature of the liquid in the hose', dimension: 'temperature', start: 297.0389 },

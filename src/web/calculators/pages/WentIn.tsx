@@ -1,4 +1,5 @@
 /** How much went in: bottles before and after, up to three. */
+import { toSi } from '../../../core/quantity/measure';
 import { type Weighing, weighedIn } from '../../../core/calculators/charge/weighed';
 import { useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
@@ -11,10 +12,9 @@ import { gasNameOf } from '../../../words/gas';
 
 const before = (cylinder: string) => ({ label: `${cylinder} bottle before`, dimension: 'mass' as const });
 const after = (cylinder: string) => ({ label: `${cylinder} bottle after`, dimension: 'mass' as const });
-const POUND = 0.45359237;
 const SPECS = {
-  before1: { ...before('First'), example: 24 * POUND },
-  after1: { ...after('First'), example: 18.5 * POUND },
+  before1: { ...before('First'), example: toSi('mass', 24, 'lb') },
+  after1: { ...after('First'), example: toSi('mass', 18.5, 'lb') },
   before2: { ...before('Second'), optional: true },
   after2: { ...after('Second'), optional: true },
   before3: { ...before('Third'), optional: true },

@@ -3,19 +3,17 @@ import { type ReactNode, useState } from 'react';
 import type { Entry } from '../../../core/logbook/entry';
 import { dayText } from '../../../core/quantity/day';
 import { useWriter } from '../../data/device/writer';
+import { freshDraft, useEntryForm } from '../../forms/useEntryForm';
 import { FieldGrid, applying, namesOf } from '../../forms/Fields';
 import type { Form } from '../../../record/forms';
 import type { Values } from '../../../record/field';
-import { faultyLabels, initialValues, madeOf } from '../../../record/formValues';
 import { WriterField } from '../../forms/WriterField';
 import { toolOf } from '../../../core/visit/notes/notes';
 import { sentenceOf } from '../../../record/sentence';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
-import { useRefusal } from '../../forms/useRefusal';
 import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
-import { useVisitWrite } from '../useVisitWrite';
 import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { SaveHere } from '../StepBar';
 import { useVisit } from '../visitContext';
@@ -51,112 +49,99 @@ export function NoteCard(props: Props) {
     main,
     atThumb = false,
   } = props;
-  const { visitId, view, place, day, step, newEntry, record } = useVisit();
-  const deed = useVisitWrite(name);
+  const { visitId, view, place, day, step, record } = useVisit();
   const { person } = useWriter();
   const { machine, standing } = view;
-  const fresh = () => initialValues(spec, given, null, standing, place.labels);
+  const of = { standing, labels: place.labels, place };
+  const on = dayText(day);
+  const fresh = () => freshDraft(spec, of, { given, corrected: null, on });
   const [begun] = useState(fresh);
   // What was known when the form opened was typed by nobody here.
   const isTyped = (key: string, values: Values): boolean =>
-    !isEmpty(values[key]) && !sameValue(values[key], begun[key]);
-  const { draft, set, forget } = useKeptDraft<Values>(
+    !isEmpty(values[key]) && !sameValue(values[key], begun.values[key]);
+  const kept = useKeptDraft(
     `${visitId} ${machine.appliance.id} ${name}`,
     fresh,
     localStorage,
-    (values) =>
+    ({ values }) =>
       spec.fields.some(({ key }) => isTyped(key, values))
         ? { words: spec.title, step, machineId: machine.appliance.id }
         : null,
   );
-  const refusal = useRefusal();
-  const { tried } = refusal;
-  const frame = {
-    id: 'unsent',
-    kind: spec.kind,
-    on: dayText(day),
-    by: person?.id ?? null,
-    applianceId: machine.appliance.id,
-    note: '',
-    corrected: null,
-    correctionReason: '',
-  };
-  const { entry, errors } = madeOf(spec, draft, frame, place, day);
-  const shown = tried ? errors : {};
-  const saysNothing = spec.fields.length > 0 && spec.fields.every((field) => isEmpty(draft[field.key]));
+  const form = useEntryForm({
+    spec,
+    machine,
+    today: day,
+    of,
+    first: begun.values,
+    corrects: null,
+    visitId,
+    draft: { ...kept.draft, on },
+    keep: kept.set,
+  });
+  const { values } = form.draft;
+  const saysNothing = spec.fields.length > 0 && spec.fields.every((field) => isEmpty(values[field.key]));
+  const submit = () =>
+    form.save({
+      name: `${machine.appliance.id} ${name}`,
+      words: spec.title,
+      entries: (entry) => (alter ? alter(entry) : [entry]),
+      refused: saysNothing,
+      onSaved: () => {
+        kept.forget();
+        onSaved?.();
+      },
+    });
 
-  const submit = async () => {
-    refusal.try();
-    if (!entry || saysNothing) return;
-    const base = newEntry(spec.kind, {});
-    if (!base) return;
-    // What was made with the form, such as the id of a leak, is the same after a reload.
-    set(draft);
-    const made = { ...base, ...entry, id: base.id, visitId } as Entry;
-    if (!(await deed.save(alter ? alter(made) : [made], `${spec.title}: in the logbook.`))) return;
-    refusal.settle();
-    forget();
-    onSaved?.();
-  };
-
-  const asked = applying(spec.fields, draft);
+  const asked = applying(spec.fields, values);
   const folded = first ? asked.filter((field) => !first.includes(field.key)) : [];
   const open = first ? first.flatMap((key) => asked.find((field) => field.key === key) ?? []) : asked;
-  const wrongInside = folded.some((field) => shown[field.key] !== undefined);
+  const wrongInside = folded.some((field) => form.shown[field.key] !== undefined);
   const button = (
     <Button
       type="submit"
-      form={refusal.form}
+      form={form.id}
       weight={main === false ? 'plain' : 'main'}
       className="w-full sm:w-auto"
-      disabled={deed.writing}
+      disabled={form.saving.isPending}
     >
-      {deed.writing ? 'Saving…' : save}
+      {form.saving.isPending ? 'Saving…' : save}
     </Button>
   );
-  const faulty = faultyLabels(spec, shown);
   const refused =
-    tried && saysNothing && faulty.length === 0 ? (
+    form.tried && saysNothing && form.faulty.length === 0 ? (
       <p role="alert" className="mb-2 font-semibold text-brick">
         ▲ Not saved: nothing is said here yet.
       </p>
     ) : (
-      <Refused labels={faulty} />
+      <Refused labels={form.faulty} />
     );
-  const asFields = {
-    values: draft,
-    errors: shown,
-    place,
-    machine: { standing, packs: machine.packs },
-    onAnswer: (key: string, value: unknown) => set({ ...draft, [key]: value }),
-  };
-
   return (
     <form
-      id={refusal.form}
+      id={form.id}
       aria-label={spec.title}
       className="mb-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void submit();
+        submit();
       }}
     >
       {spec.about && !first && <p className="mb-3 text-soft">{spec.about}</p>}
       <Written entries={record.entries.map(({ entry }) => entry)} spec={spec} />
-      <FieldGrid {...asFields} fields={open} />
+      <FieldGrid {...form.fields} fields={open} />
       {folded.length > 0 && (
         <Fold
           key={String(wrongInside)}
           title="More"
           about={namesOf(folded)}
-          open={wrongInside || folded.some(({ key }) => isTyped(key, draft))}
+          open={wrongInside || folded.some(({ key }) => isTyped(key, values))}
         >
-          <FieldGrid {...asFields} fields={folded} />
+          <FieldGrid {...form.fields} fields={folded} />
         </Fold>
       )}
-      {below?.(draft, entry)}
-      {(!person || !first) && <WriterField error={tried && !person ? 'Choose your name.' : undefined} />}
-      <ApiError error={deed.error} />
+      {below?.(values, form.entry)}
+      {(!person || !first) && <WriterField error={form.shown['by']} />}
+      <ApiError error={form.saving.error} />
       <SaveHere atThumb={atThumb}>
         {refused}
         {button}
