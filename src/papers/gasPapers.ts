@@ -1,8 +1,7 @@
 /** Papers about the charge of a machine: how it was determined, what moved with the seasons, and the chronic leaker's report. */
 import { dayText, newYearsDay } from '../core/quantity/day';
 import { type Mass, type MassSystem, grams, massText } from '../core/quantity/mass';
-import { CHRONIC_PERCENT } from '../core/rules/definitions';
-import { valueOn } from '../core/rules/figure';
+import { chronicPercentOf } from '../core/rules/calendarYears';
 import { yearLoss } from '../core/visit/yearLoss';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { FULL_CHARGE_WORDS } from '../words/codes';
@@ -150,7 +149,7 @@ export function chronicReport(view: FoldedMachine, year: number, beside: Beside)
   const efforts = standing.history.entries.filter(
     ({ entry }) => inYear(entry) && EFFORTS.includes(entry.kind),
   );
-  const limit = of?.chronicPercent ?? valueOn(CHRONIC_PERCENT, newYearsDay(year));
+  const limit = of?.chronicPercent ?? chronicPercentOf(null, year);
   const loss = yearLoss(standing, year);
   return frame(view, beside, (entry) => inYear(entry) && [...GAS, ...EFFORTS].includes(entry.kind), {
     title: `Report of refrigerant lost in ${String(year)}`,

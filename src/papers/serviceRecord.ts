@@ -4,7 +4,7 @@
  */
 import { massText } from '../core/quantity/mass';
 import { judgedRate } from '../core/rules/judgedRate';
-import { openObligations } from '../core/rules/obligation';
+import { mergedObligations, openObligations } from '../core/rules/obligation';
 import { unjudgedSummary } from '../core/rules/summary';
 import { unjudged } from '../core/rules/unjudged';
 import type { Running } from '../core/visit/leaks/evidence';
@@ -21,7 +21,7 @@ import { recordOf } from '../record/records';
 import { blockOf, isCleanSpot, stepOf } from '../record/whereItStands';
 import { OBLIGATION_WORDS } from '../words/codes';
 import { dayWords, untilWords } from '../words/dates';
-import { foldedObligations } from '../words/duties';
+import { packsWords } from '../words/duties';
 import { LEAK_STATE_WORDS, leakLine } from '../words/leaks';
 import { rateWords, unjudgedSentence } from '../words/rod';
 import { gasSumWords } from '../words/weights';
@@ -187,14 +187,14 @@ function leftBehind(told: Told): Block {
 const DUE_SHOWN = 6;
 
 function dueNow({ view: { standing, today, system } }: Told): Block {
-  const open = foldedObligations(openObligations(standing.obligations, today));
+  const open = mergedObligations(openObligations(standing.obligations));
   const cannot = unjudged(standing);
   const lines: Line[] = [
     ...(cannot
       ? [{ words: unjudgedSentence(unjudgedSummary(cannot), system), weight: 'warning' as const }]
       : []),
     ...open.slice(0, DUE_SHOWN).map(({ first, packs }) => ({
-      words: `${OBLIGATION_WORDS[first.kind]}: ${dayWords(first.due)}, ${untilWords(first.due, today)} (${packs.join(', ')})`,
+      words: `${OBLIGATION_WORDS[first.kind]}: ${dayWords(first.due)}, ${untilWords(first.due, today)} (${packsWords(packs)})`,
     })),
   ];
   return block('Due now', lines, { words: 'Nothing is due on this machine.' });

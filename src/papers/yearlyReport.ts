@@ -2,8 +2,7 @@
 import type { PackId } from '../core/logbook/packNames';
 import { type Day, civil, dayText, newYearsDay } from '../core/quantity/day';
 import { type ExactGrams, NO_MASS, exactGrams, grams, massText } from '../core/quantity/mass';
-import { CHRONIC_PERCENT } from '../core/rules/definitions';
-import { valueOn } from '../core/rules/figure';
+import { chronicPercentOf } from '../core/rules/calendarYears';
 import { type JudgedRate, judgedRate } from '../core/rules/judgedRate';
 import { type AdditionRate, PERCENT_SCALE } from '../core/rules/leakRate';
 import type { Pack } from '../core/rules/pack';
@@ -48,10 +47,6 @@ const bearsOn =
     periodInForce.fullCharge === null ||
     periodInForce.refrigerant === null ||
     periodInForce.covering.some(({ id }) => id === pack);
-
-/** Percent of the charge lost in a year from which the pack asks for a report. */
-const chronicPercentOf = (pack: Pack, year: number): number =>
-  valueOn(pack.chronic?.percent ?? CHRONIC_PERCENT, newYearsDay(year));
 
 /** Null where the pack never covered it in that year. `view` is as of the end of the year, or of today. */
 export function machineYear(view: FoldedMachine, pack: Pack, year: number): MachineYear | null {

@@ -1,9 +1,9 @@
 /** What answers a duty: the step of a visit that does the work, or the form of what is only written; and the word on its button. */
-import type { ObligationKind } from '../core/rules/obligation';
+import type { Obligation, ObligationKind } from '../core/rules/obligation';
 import type { Step } from '../core/visit/steps';
 import type { FormKind } from './forms';
 
-export const ANSWERS: Record<
+const ANSWERS: Record<
   ObligationKind,
   { kind: FormKind; given?: Record<string, unknown>; words: string; step?: Step }
 > = {
@@ -22,3 +22,8 @@ export const ANSWERS: Record<
   detection: { kind: 'applianceChanged', words: 'Fitted' },
   detectionCheck: { kind: 'detectionCheck', words: 'Checked' },
 };
+
+export const answerOf = ({ kind, why }: Pick<Obligation, 'kind' | 'why'>) => ({
+  ...ANSWERS[kind],
+  ...(why.rule === 'chronic' ? { given: { year: why.year } } : {}),
+});

@@ -25,8 +25,8 @@ export const EMPTY_CELL: Cell = { text: '', type: 'text' };
 export const textCell = (text: string): Cell => ({ text: text.trim(), type: 'text' });
 export const isBlank = ({ text }: Cell): boolean => text.trim() === '';
 
-/** Two names with the same key are one name: case, accents, points and spaces aside. */
-export const nameKey = remembered((name: string): string =>
+/** What a list may mean by a name: case, accents, points and spaces aside. The logbook itself tells more names apart. */
+export const looseKey = remembered((name: string): string =>
   name
     .normalize('NFKD')
     .replace(/\p{M}/gu, '')

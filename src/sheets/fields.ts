@@ -1,5 +1,5 @@
 /** What can be brought in from a spreadsheet: tables, their fields by the names of the format, and how lists head them. */
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { remembered } from './remembered';
 
 export const SHEET_TABLES = ['sites', 'people', 'appliances', 'cylinders', 'gas', 'inspections'] as const;
@@ -248,7 +248,7 @@ export const FIELDS: Readonly<Record<WorksheetTable, readonly WorksheetField[]>>
 
 /** A heading without its unit and brackets, as headings are compared. */
 export const headingKey = remembered((heading: string): string =>
-  nameKey(heading.replace(/\(.*?\)|\[.*?\]/g, ' ').replace(/([a-z])([A-Z])/g, '$1 $2'))
+  looseKey(heading.replace(/\(.*?\)|\[.*?\]/g, ' ').replace(/([a-z])([A-Z])/g, '$1 $2'))
     .replace(/ (?:in )?(?:lbs?|kgs?|oz|g|pounds|ounces|kilograms|kilogramm|grams|gramm)$/, '')
     .replace(/^(?:lbs?|kgs?|oz|pounds|ounces|kilograms|grams) (?:of )?/, '')
     .trim(),

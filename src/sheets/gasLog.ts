@@ -6,7 +6,7 @@ import type { Appliance } from '../core/logbook/tables';
 import { choices } from '../words/choice';
 import { ADDED_WORDS, RECOVERED_WORDS } from '../words/codes';
 import { gasNameOf } from '../words/gas';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { type Amount, amountWords, amountsOf, reasonText } from './gasAmounts';
 import { gasesWithNumber, isGasUnknown, refrigerantNamed } from './gasNames';
 import { cylinderOf, dayFor, finished, machineOf, withId, writerOf } from './logRow';
@@ -142,7 +142,7 @@ function leakOf(
   if (flags || (flagSaid(text) !== null && !/^\d/.test(text)))
     return flagSaid(text) === true ? { id: null, note: 'the list says that it leaked' } : none;
   const labels = machine ? leakLabels(lookups.known.entriesOf(machine.id)) : new Map<string, string>();
-  const known = [...labels].find(([id, label]) => nameKey(label) === nameKey(text) || id === text)?.[0];
+  const known = [...labels].find(([id, label]) => looseKey(label) === looseKey(text) || id === text)?.[0];
   if (known !== undefined) return { id: known, note: '' };
   return /^(?:(?:leak|leck|l|k|no\.?|nr\.?)[ -]?)?\d{1,4}[a-z]?$/i.test(text)
     ? { id: text, note: '' }

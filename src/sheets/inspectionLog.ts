@@ -1,6 +1,6 @@
 /** Logs of leak inspections. */
 import type { Entry } from '../core/logbook/entry';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { dayFor, finished, machineOf, withId, writerOf } from './logRow';
 import { flagSaid } from './machineWords';
 import { FLAG_CHOICES } from './rowTools';
@@ -17,7 +17,7 @@ export const readInspection: Read = (reading, sheet, intake) => {
     .map((each) => each.trim())
     .filter(Boolean);
   const leaks = reading.said('leaksFound');
-  const none = /^(?:0|no|none|no leaks?|n|nothing|ok|passed?)$/.test(nameKey(leaks)) || leaks === '';
+  const none = /^(?:0|no|none|no leaks?|n|nothing|ok|passed?)$/.test(looseKey(leaks)) || leaks === '';
   const note = [reading.said('note'), none ? '' : `leaks in the list: ${leaks}`].filter(Boolean).join('; ');
   const entry = withId(
     {

@@ -1,5 +1,5 @@
 /** Rows that say nothing of one thing: totals, headings that stand again, a row of units below the headings. */
-import { type WorksheetRow, isBlank, nameKey } from './cells';
+import { type WorksheetRow, isBlank, looseKey } from './cells';
 import { listAnd } from '../words/list';
 import { headingKey } from './fields';
 import { massUnitOf } from './numbers';
@@ -20,7 +20,7 @@ export const isTotal = ({ cells }: WorksheetRow): boolean =>
   cells
     .filter((cell) => !isBlank(cell))
     .slice(0, FRONT)
-    .some(({ text, type }) => type === 'text' && TOTAL.test(nameKey(text)));
+    .some(({ text, type }) => type === 'text' && TOTAL.test(looseKey(text)));
 
 const SAME_SHARE = 0.6;
 

@@ -5,7 +5,7 @@ import type { Appliance, Cylinder, Person } from '../core/logbook/tables';
 import { dayOf, dayText } from '../core/quantity/day';
 import { type Mass, exactGrams } from '../core/quantity/mass';
 import { dateWords } from '../words/dates';
-import { nameKey, rowText } from './cells';
+import { looseKey, rowText } from './cells';
 import { remembered } from './remembered';
 import type { RowReading } from './reading';
 import {
@@ -94,7 +94,7 @@ export function writerOf(
   if (person && found.length === 1) return { by: person.id, rows: [], words };
   strangers.people.add(text);
   if (!mapping.newPeople || found.length > 1) return { by: text, rows: [], words };
-  const fresh: Person = { id: idFrom('person', nameKey(text)), name: text };
+  const fresh: Person = { id: idFrom('person', looseKey(text)), name: text };
   return { by: fresh.id, rows: [{ table: 'people', id: fresh.id, row: fresh }], words };
 }
 
@@ -111,7 +111,7 @@ export function cylinderOf(
   strangers.bottles.add(text);
   const refrigerant = machine?.refrigerant ?? null;
   if (!mapping.newBottles || refrigerant === null) return { id: text, rows: [], words };
-  const fresh: Cylinder = { id: idFrom('cylinder', nameKey(text)), serial: text, refrigerant };
+  const fresh: Cylinder = { id: idFrom('cylinder', looseKey(text)), serial: text, refrigerant };
   return { id: fresh.id, rows: [{ table: 'cylinders', id: fresh.id, row: fresh }], words };
 }
 

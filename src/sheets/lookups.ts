@@ -2,7 +2,7 @@
 import type { Entry } from '../core/logbook/entry';
 import type { Appliance, Cylinder, Owner, Person, Site } from '../core/logbook/tables';
 import type { Day } from '../core/quantity/day';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { nearest } from './nearestName';
 
 /** What is in the logbook already. */
@@ -37,7 +37,7 @@ export class ByName<Thing extends { id: string }> {
     const [first] = this.namesOf(thing);
     for (const name of this.namesOf(thing)) {
       if (name == null || name.trim() === '') continue;
-      const key = nameKey(name);
+      const key = looseKey(name);
       const same = this.found.get(key) ?? [];
       if (same.some(({ id }) => id === thing.id)) continue;
       this.found.set(key, [...same, thing]);
@@ -45,9 +45,15 @@ export class ByName<Thing extends { id: string }> {
     }
   }
 
-  get = (text: string): readonly Thing[] => this.found.get(nameKey(text)) ?? [];
+  /** Several where the name may mean each of them; one that is spelled just so goes first and alone. */
+  get(text: string): readonly Thing[] {
+    const meant = this.found.get(looseKey(text)) ?? [];
+    if (meant.length < 2) return meant;
+    const exact = meant.filter((thing) => this.namesOf(thing).some((name) => name?.trim() === text.trim()));
+    return exact.length > 0 ? exact : meant;
+  }
 
-  nearest = (text: string): string | null => nearest(nameKey(text), this.names);
+  nearest = (text: string): string | null => nearest(looseKey(text), this.names);
 }
 
 export class Lookups {

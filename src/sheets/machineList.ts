@@ -11,7 +11,7 @@ import { exactGrams } from '../core/quantity/mass';
 import { choices } from '../words/choice';
 import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS } from '../words/codes';
 import { gasNameOf } from '../words/gas';
-import { nameKey, rowText } from './cells';
+import { looseKey, rowText } from './cells';
 import {
   categorySaid,
   detectionSaid,
@@ -52,7 +52,7 @@ export const readAppliance: Read = (reading, sheet, intake) => {
   const appliance = {
     id:
       same?.id ??
-      idFrom('appliance', site?.id ?? '', nameKey(name), ...numbersKey(name, site, numbers, intake)),
+      idFrom('appliance', site?.id ?? '', looseKey(name), ...numbersKey(name, site, numbers, intake)),
     siteId: site?.id ?? '',
     name,
     kind,
@@ -103,7 +103,7 @@ export const readAppliance: Read = (reading, sheet, intake) => {
 
 const modelOf = (reading: RowReading): string => {
   const [maker, model] = [reading.said('maker'), reading.said('model')];
-  return nameKey(model).startsWith(nameKey(maker)) ? model : [maker, model].filter(Boolean).join(' ');
+  return looseKey(model).startsWith(looseKey(maker)) ? model : [maker, model].filter(Boolean).join(' ');
 };
 
 function categoryOf(
@@ -135,8 +135,8 @@ interface Numbers {
 const differs = (machine: Appliance, { serialNumber, tag }: Numbers): boolean =>
   (serialNumber !== '' &&
     machine.serialNumber != null &&
-    nameKey(machine.serialNumber) !== nameKey(serialNumber)) ||
-  (tag !== '' && machine.tag != null && nameKey(machine.tag) !== nameKey(tag));
+    looseKey(machine.serialNumber) !== looseKey(serialNumber)) ||
+  (tag !== '' && machine.tag != null && looseKey(machine.tag) !== looseKey(tag));
 
 const atSite = (found: readonly Appliance[], site: Site | null): readonly Appliance[] =>
   site ? found.filter(({ siteId }) => siteId === site.id) : [];
@@ -144,7 +144,7 @@ const atSite = (found: readonly Appliance[], site: Site | null): readonly Applia
 /** A part of the id where the name alone would be that of another machine. */
 function numbersKey(name: string, site: Site | null, numbers: Numbers, { lookups }: Intake): string[] {
   const others = atSite(lookups.machines.get(name), site).some((each) => differs(each, numbers));
-  return others ? [nameKey(numbers.serialNumber), nameKey(numbers.tag)] : [];
+  return others ? [looseKey(numbers.serialNumber), looseKey(numbers.tag)] : [];
 }
 
 /** The machine of the logbook that the row tells of; one that another row of this list tells of already is a fault. */
@@ -184,7 +184,7 @@ function siteFor(
   if (text === '' && lookups.known.sites.length === 1)
     return { site: lookups.known.sites[0] ?? null, fresh: [] };
   if (text !== '' && mapping.newSites && lookups.sites.get(text).length === 0)
-    lookups.addSite({ id: idFrom('site', nameKey(text)), name: text, ...mapping.newSites });
+    lookups.addSite({ id: idFrom('site', looseKey(text)), name: text, ...mapping.newSites });
   const site = findOne(
     reading,
     'siteId',

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { calendarDate, packId, timezone } from '../core/logbook/fields';
 import { MASS_UNITS, type MassUnit } from '../core/quantity/mass';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { SHEET_TABLES } from './fields';
 
 const decimalMark = z.enum([',', '.']);
@@ -54,8 +54,8 @@ export function meaningSaid({ values }: Mapping, heading: string, text: string):
   const own = values?.[heading];
   if (!own) return undefined;
   if (text in own) return own[text];
-  const key = nameKey(text);
-  const found = Object.entries(own).find(([said]) => nameKey(said) === key);
+  const key = looseKey(text);
+  const found = Object.entries(own).find(([said]) => looseKey(said) === key);
   return found?.[1];
 }
 

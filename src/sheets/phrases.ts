@@ -2,12 +2,12 @@
  * Words of lists by whole phrases: a cell, or a part of it between commas, is known as a whole or not at all. No word within
  * another, and none beside words that are not known, decides what a rate hangs on.
  */
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { remembered } from './remembered';
 
 /** A cell as phrases are compared: lower case, words apart, `chargedAfterRepair` like `charged after repair`. */
 export const phraseKey = remembered((text: string): string =>
-  nameKey(text.replace(/([a-z])([A-Z])/g, '$1 $2')),
+  looseKey(text.replace(/([a-z])([A-Z])/g, '$1 $2')),
 );
 
 /** What each phrase means. `phrases`: by meaning, phrases with a bar between. */

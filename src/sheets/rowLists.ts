@@ -4,7 +4,7 @@ import { type Cylinder, PURPOSES, type Person, type Site } from '../core/logbook
 import { isTimezone } from '../core/quantity/zone';
 import { choices } from '../words/choice';
 import { PACK_WORDS, PURPOSE_WORDS } from '../words/codes';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import { purposeSaid } from './machineWords';
 import type { RowReading } from './reading';
 import { filled, gas, named, typed } from './rowTools';
@@ -16,7 +16,7 @@ function packsIn(text: string): PackId[] | null {
     .map((part) => part.trim())
     .filter(Boolean);
   const packs = parts.map((part) =>
-    PACK_IDS.find((id) => nameKey(id) === nameKey(part) || nameKey(PACK_WORDS[id]) === nameKey(part)),
+    PACK_IDS.find((id) => looseKey(id) === looseKey(part) || looseKey(PACK_WORDS[id]) === looseKey(part)),
   );
   return packs.every((pack) => pack !== undefined) ? packs : null;
 }
@@ -47,7 +47,7 @@ export const readSite: Read = (reading, sheet, intake) => {
     reading.choice('packs', packsIn, choices(PACK_IDS, PACK_WORDS)) ?? mapping.newSites?.packs ?? [];
   const altitudeM = reading.number('altitudeM');
   const site = {
-    id: idFrom('site', nameKey(name)),
+    id: idFrom('site', looseKey(name)),
     name,
     timezone,
     packs,
@@ -76,7 +76,7 @@ export const readPerson: Read = (reading, sheet, { lookups }) => {
     expires: reading.day('certificates.expires'),
   });
   const person = {
-    id: idFrom('person', nameKey(name)),
+    id: idFrom('person', looseKey(name)),
     name,
     ...filled({ role: reading.said('role') }),
     certificates: Object.keys(certificate).length > 0 ? [certificate] : [],
@@ -99,7 +99,7 @@ export const readCylinder: Read = (reading, sheet, intake) => {
   const purpose = reading.choice('purpose', purposeSaid, choices(PURPOSES, PURPOSE_WORDS));
   const tare = reading.said('tare') === '' ? null : reading.amount('tare');
   const cylinder = {
-    id: idFrom('cylinder', nameKey(serial)),
+    id: idFrom('cylinder', looseKey(serial)),
     serial,
     refrigerant,
     ...filled({

@@ -1,6 +1,6 @@
 /** What kind of list a sheet is: by the fields of its columns and by what stands in them; where two explain it alike, nobody guesses. */
 import type { WorksheetRow } from './cells';
-import { nameKey } from './cells';
+import { looseKey } from './cells';
 import type { Contents } from './contents';
 import { FIELDS, SHEET_TABLES, type WorksheetTable } from './fields';
 import type { Fields } from './headings';
@@ -35,7 +35,7 @@ export function evidenceOf(
     place('machineTag', 'tag', 'serialNumber'),
   ];
   const named = rows.slice(0, LOOKED_AT).flatMap(({ cells }) => {
-    const text = (at: number): string => (at < 0 ? '' : nameKey(cells[at]?.text ?? ''));
+    const text = (at: number): string => (at < 0 ? '' : looseKey(cells[at]?.text ?? ''));
     return text(machine) === '' ? [] : [[text(site), text(machine), text(tag)].join('\u0000')];
   });
   const times = new Map<string, number>();

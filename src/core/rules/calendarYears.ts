@@ -7,6 +7,7 @@ import { CHRONIC_PERCENT } from './definitions';
 import { valueOn } from './figure';
 import { type AdditionRate, PERCENT_SCALE } from './leakRate';
 import type { Obligation } from './obligation';
+import type { Pack } from './pack';
 
 export interface CalendarYear {
   year: number;
@@ -63,13 +64,16 @@ export function calendarYears(rates: readonly AdditionRate[]): CalendarYear[] {
   });
 }
 
+/** Percent of the full charge from which a year is chronic by a pack; by the definition where the pack has no figure. */
+export const chronicPercentOf = (pack: Pick<Pack, 'chronic'> | null, year: number): number =>
+  valueOn(pack?.chronic?.percent ?? CHRONIC_PERCENT, newYearsDay(year));
+
 /** The lowest figure of the packs that covered in the year; where none has one, that of the definition. */
 function chronicLimit(year: number, additions: readonly AdditionRate[]): number {
-  const day = newYearsDay(year);
   const figures = additions.flatMap(({ periodInForce }) =>
-    periodInForce.covering.flatMap(({ chronic }) => (chronic ? [valueOn(chronic.percent, day)] : [])),
+    periodInForce.covering.flatMap((pack) => (pack.chronic ? chronicPercentOf(pack, year) : [])),
   );
-  return figures.length > 0 ? Math.min(...figures) : valueOn(CHRONIC_PERCENT, day);
+  return figures.length > 0 ? Math.min(...figures) : chronicPercentOf(null, year);
 }
 
 /** First day on which the year's percent reaches a limit. */
@@ -89,7 +93,7 @@ export function chronicReports(history: MachineHistory, years: readonly Calendar
     const candidates = new Set(year.additions.flatMap((each) => each.periodInForce.covering));
     for (const pack of candidates) {
       if (!pack.chronic || (pack.from !== null && dayOf(pack.from) > newYearsDay(year.year))) continue;
-      const percent = valueOn(pack.chronic.percent, newYearsDay(year.year));
+      const percent = chronicPercentOf(pack, year.year);
       const reached = reachedOn(year, percent);
       if (!reached?.periodInForce.covering.includes(pack)) continue;
       obligations.push({

@@ -1,4 +1,5 @@
 /** An obligation: something due by a day, with what it follows from. */
+import type { PackId } from '../logbook/packNames';
 import type { Day } from '../quantity/day';
 import type { Source } from './figure';
 import type { Pack } from './pack';
@@ -84,6 +85,31 @@ export const byDue = (a: Obligation, b: Obligation): number =>
   (a.caseOpenedOn ?? -Infinity) - (b.caseOpenedOn ?? -Infinity) ||
   0;
 
-/** Those that still ask for something: neither done nor void on the day. */
-export const openObligations = (obligations: readonly Obligation[], asOf: Day): Obligation[] =>
-  obligations.filter((each) => !['done', 'void'].includes(stateOf(each, asOf)));
+/** Done, or void: it asks for nothing any more. */
+export const isSettled = ({ doneOn, ended }: Pick<Obligation, 'doneOn' | 'ended'>): boolean =>
+  doneOn !== null || ended;
+
+/** Those that still ask for something. */
+export const openObligations = (obligations: readonly Obligation[]): Obligation[] =>
+  obligations.filter((each) => !isSettled(each));
+
+/** Tells an obligation from the others of its machine. */
+export const obligationKey = ({ pack, kind, due }: Obligation): string => `${pack.id} ${kind} ${String(due)}`;
+
+/** What several packs ask alike. */
+export interface MergedObligation {
+  first: Obligation;
+  packs: PackId[];
+}
+
+/** The same work of several packs on the same day is one to do, in the order of the first. */
+export function mergedObligations(obligations: readonly Obligation[]): MergedObligation[] {
+  const byKey = new Map<string, MergedObligation>();
+  for (const each of obligations) {
+    const key = [each.kind, each.due, each.doneOn, each.ended].join(' ');
+    const known = byKey.get(key);
+    if (!known) byKey.set(key, { first: each, packs: [each.pack.id] });
+    else if (!known.packs.includes(each.pack.id)) known.packs.push(each.pack.id);
+  }
+  return [...byKey.values()];
+}

@@ -5,7 +5,7 @@ import { supersededIds } from '../../core/logbook/order';
 import type { Appliance, Site } from '../../core/logbook/tables';
 import { type LeakingMachine, type NoForecast, leakingMachine } from '../../core/diagnosis/leakingMachine';
 import { type Day, dayText } from '../../core/quantity/day';
-import { type ObligationKind, type Why, stateOf } from '../../core/rules/obligation';
+import { type ObligationKind, type Why, mergedObligations, openObligations } from '../../core/rules/obligation';
 import type { Packs } from '../../core/rules/packs/shipped';
 import { type Standing, standingFromEntries } from '../../core/rules/standing';
 import { type ApplianceStanding, standingDocument } from '../../core/rules/standingDocument';
@@ -62,30 +62,16 @@ export function foldBearing(
   return standingFromEntries(appliance, site, own, today, packs, superseded);
 }
 
-function obligationsOf(standing: Standing): ListedObligation[] {
-  const { asOf } = standing.history;
-  const byKey = new Map<string, ListedObligation>();
-  for (const each of standing.obligations) {
-    const state = stateOf(each, asOf);
-    if (state === 'done' || state === 'void') continue;
-    const due = dayText(each.due);
-    const known = byKey.get(`${each.kind} ${due}`);
-    if (known) {
-      if (!known.packs.includes(each.pack.id)) known.packs.push(each.pack.id);
-      continue;
-    }
-    byKey.set(`${each.kind} ${due}`, {
-      kind: each.kind,
-      due,
-      pack: each.pack.id,
-      packs: [each.pack.id],
-      caseOpenedOn: each.caseOpenedOn === null ? null : dayText(each.caseOpenedOn),
-      why: each.why,
-      cite: each.source.cite,
-    });
-  }
-  return [...byKey.values()];
-}
+const obligationsOf = (standing: Standing): ListedObligation[] =>
+  mergedObligations(openObligations(standing.obligations)).map(({ first, packs }) => ({
+    kind: first.kind,
+    due: dayText(first.due),
+    pack: first.pack.id,
+    packs,
+    caseOpenedOn: first.caseOpenedOn === null ? null : dayText(first.caseOpenedOn),
+    why: first.why,
+    cite: first.source.cite,
+  }));
 
 function leakPartsOf(standing: Standing): MachineStanding['leakParts'] {
   const said = new Map<string, number>();

@@ -2,12 +2,12 @@
 import { Link } from 'react-router';
 import type { DueRow } from '../../contract/api';
 import { dayOf } from '../../core/quantity/day';
-import { ANSWERS } from '../../record/answers';
-import { useWriteDialog } from '../data/addresses/writeDialog';
-import { Button, ButtonLink } from '../parts/Button';
+import { ButtonLink } from '../parts/Button';
+import { DutyButton } from './DutyButton';
 import { RodDrawing } from '../parts/Rod';
 import { ObligationMark } from '../parts/StateMark';
-import { OBLIGATION_WORDS, PACK_WORDS } from '../../words/codes';
+import { OBLIGATION_WORDS } from '../../words/codes';
+import { packsWords } from '../../words/duties';
 import { untilWords, weekdayWords } from '../../words/dates';
 import { rodWords } from '../../words/rod';
 import { whyWords } from '../../words/why';
@@ -16,13 +16,9 @@ export const casePath = (machineId: string, pack: string, openedOn: string): str
   `/machines/${encodeURIComponent(machineId)}/cases/${pack}/${openedOn}`;
 
 export function DueRowItem({ row }: { row: DueRow }) {
-  const write = useWriteDialog();
   const kind = row.kind;
-  const answer = ANSWERS[kind];
   const due = dayOf(row.due);
   const today = dayOf(row.today);
-  const given =
-    kind === 'chronicReport' && row.why.rule === 'chronic' ? { year: row.why.year } : answer.given;
   return (
     <li className="rule-b grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-1 py-3 md:grid-cols-[8rem_minmax(0,1fr)_11rem_8.2rem]">
       <div className="col-span-2 md:col-span-1">
@@ -41,7 +37,7 @@ export function DueRowItem({ row }: { row: DueRow }) {
           · {row.siteName}
         </p>
         <p className="text-[0.93rem] text-soft">
-          {whyWords(row.why)} · {row.packs.map((pack) => PACK_WORDS[pack]).join(', ')}, {row.cite}
+          {whyWords(row.why)} · {packsWords(row.packs)}, {row.cite}
         </p>
       </div>
       <div className="hidden md:block">
@@ -49,25 +45,7 @@ export function DueRowItem({ row }: { row: DueRow }) {
         <p className="text-right text-[0.93rem] text-balance">{rodWords(row.rod, row.massSystem)}</p>
       </div>
       <div className="col-span-2 flex gap-2 md:col-span-1 md:flex-col">
-        {answer.step ? (
-          <ButtonLink
-            className="flex-1"
-            weight={row.state === 'overdue' ? 'main' : 'plain'}
-            to={`/visits?begin&machine=${encodeURIComponent(row.machineId)}&step=${answer.step}`}
-          >
-            {answer.words}
-          </ButtonLink>
-        ) : (
-          <Button
-            className="flex-1"
-            weight={row.state === 'overdue' ? 'main' : 'plain'}
-            onClick={() =>
-              write.open({ kind: answer.kind, machineId: row.machineId, ...(given ? { given } : {}) })
-            }
-          >
-            {answer.words}
-          </Button>
-        )}
+        <DutyButton duty={row} machineId={row.machineId} overdue={row.state === 'overdue'} />
         {row.caseOpenedOn !== null && (
           <ButtonLink
             weight="quiet"

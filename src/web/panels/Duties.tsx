@@ -1,36 +1,28 @@
 /** What is due on this machine: why, by which rule, and the form that answers it. */
-import { stateOf, openObligations } from '../../core/rules/obligation';
+import { stateOf, mergedObligations, obligationKey, openObligations } from '../../core/rules/obligation';
 import { unjudged } from '../../core/rules/unjudged';
 import { CannotJudge } from './CannotJudge';
-import { ANSWERS } from '../../record/answers';
-import { useWriteDialog } from '../data/addresses/writeDialog';
-import { Button } from '../parts/Button';
+import { DutyButton } from './DutyButton';
 import { Section } from '../parts/Page';
 import { ObligationMark } from '../parts/StateMark';
 import { OBLIGATION_WORDS } from '../../words/codes';
 import { dayWords, untilWords } from '../../words/dates';
-import { foldedObligations } from '../../words/duties';
+import { packsWords } from '../../words/duties';
 import { whyWords } from '../../words/why';
 import type { MachineView } from '../data/api/machineView';
 
 const SHOWN = 6;
 
 export function Obligations({ view: { standing, today, machine, system } }: { view: MachineView }) {
-  const write = useWriteDialog();
-  const open = foldedObligations(openObligations(standing.obligations, today));
+  const open = mergedObligations(openObligations(standing.obligations));
   return (
     <Section title="Due on this machine">
       <CannotJudge standing={standing} system={system} />
       {open.length === 0 && unjudged(standing) === null && <p className="text-soft">Nothing is due.</p>}
       <ul>
         {open.slice(0, SHOWN).map(({ first, packs }) => {
-          const answer = ANSWERS[first.kind];
-          const given = first.why.rule === 'chronic' ? { year: first.why.year } : answer.given;
           return (
-            <li
-              key={`${first.kind}${String(first.due)}${first.pack.id}`}
-              className="rule-b flex items-center gap-3 py-2"
-            >
+            <li key={obligationKey(first)} className="rule-b flex items-center gap-3 py-2">
               <div className="min-w-0 flex-1">
                 <p className="font-semibold">{OBLIGATION_WORDS[first.kind]}</p>
                 <ObligationMark
@@ -38,21 +30,16 @@ export function Obligations({ view: { standing, today, machine, system } }: { vi
                   words={`${untilWords(first.due, today)}, ${dayWords(first.due)}`}
                 />
                 <p className="text-[0.93rem] text-soft">
-                  {whyWords(first.why)} · {packs.join(', ')}, {first.source.cite}
+                  {whyWords(first.why)} · {packsWords(packs)}, {first.source.cite}
                 </p>
               </div>
-              <Button
-                className="shrink-0"
-                onClick={() =>
-                  write.open({
-                    kind: answer.kind,
-                    machineId: machine.appliance.id,
-                    ...(given ? { given } : {}),
-                  })
-                }
-              >
-                {answer.words}
-              </Button>
+              <div className="flex shrink-0">
+                <DutyButton
+                  duty={first}
+                  machineId={machine.appliance.id}
+                  overdue={stateOf(first, today) === 'overdue'}
+                />
+              </div>
             </li>
           );
         })}

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
-import { stateOf } from '../../core/rules/obligation';
+import { obligationKey, stateOf } from '../../core/rules/obligation';
 import { rodOf } from '../../core/rules/summary';
 import { standingWith } from '../../record/foldedMachine';
 import { massOf } from '../../record/readMass';
@@ -79,8 +79,7 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
   const without = standingWith(machine, packs, asOf);
   const withIt = standingWith(machine, packs, asOf, [entry]);
   const rate = thatDay.additions.find((each) => each.gasDay.day === day);
-  const key = (each: (typeof withIt.obligations)[number]) =>
-    `${each.pack.id} ${each.kind} ${String(each.due)} ${stateOf(each, asOf)}`;
+  const key = (each: (typeof withIt.obligations)[number]) => `${obligationKey(each)} ${stateOf(each, asOf)}`;
   const known = new Set(without.obligations.map(key));
   const changed = withIt.obligations.filter((each) => !known.has(key(each)));
   const stateWords = rodWords(rodOf(thatDay), system);

@@ -63,7 +63,6 @@ export function GasFields({
         preview={preview}
         present={present}
         system={form.system}
-        today={today}
         added={form.added}
         labels={form.labels}
       />

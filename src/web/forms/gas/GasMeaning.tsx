@@ -1,7 +1,6 @@
 /** What this addition means in law: rates by both methods, threshold, headroom, what would fall due. */
-import type { Day } from '../../../core/quantity/day';
 import { type MassSystem, gramsDown, roomText } from '../../../core/quantity/mass';
-import { stateOf } from '../../../core/rules/obligation';
+import { mergedObligations, obligationKey, openObligations } from '../../../core/rules/obligation';
 import type { LeakLabels } from '../../../core/logbook/leakLabels';
 import type { Standing } from '../../../core/rules/standing';
 import { rodOf, unjudgedSummary } from '../../../core/rules/summary';
@@ -19,12 +18,11 @@ interface Props {
   preview: GasPreview | null;
   present: Standing;
   system: MassSystem;
-  today: Day;
   added: boolean;
   labels: LeakLabels;
 }
 
-export function GasMeaning({ preview, present, system, today, added, labels }: Props) {
+export function GasMeaning({ preview, present, system, added, labels }: Props) {
   const standing = preview?.after ?? present;
   const rod = rodOf(standing);
   const before = (preview?.before ?? present).headroom;
@@ -45,7 +43,7 @@ export function GasMeaning({ preview, present, system, today, added, labels }: P
       {preview && !added && (
         <p>Recovered gas is repaid first when it goes back, so that only the rest counts as leaked.</p>
       )}
-      {preview && <Follows preview={preview} present={present} today={today} />}
+      {preview && <Follows preview={preview} present={present} />}
     </section>
   );
 }
@@ -73,22 +71,18 @@ const unjudgedOf = (standing: Standing, system: MassSystem): string => {
 };
 
 /** Duties that would be there with this entry and are not without it. */
-function Follows({ preview, present, today }: { preview: GasPreview; present: Standing; today: Day }) {
-  const known = new Set(
-    present.obligations.map((each) => `${each.pack.id} ${each.kind} ${String(each.due)}`),
-  );
-  const fresh = preview.today.obligations.filter(
-    (each) =>
-      !known.has(`${each.pack.id} ${each.kind} ${String(each.due)}`) &&
-      ['overdue', 'dueSoon', 'upcoming'].includes(stateOf(each, today)),
+function Follows({ preview, present }: { preview: GasPreview; present: Standing }) {
+  const known = new Set(present.obligations.map(obligationKey));
+  const fresh = mergedObligations(
+    openObligations(preview.today.obligations).filter((each) => !known.has(obligationKey(each))),
   );
   if (fresh.length === 0) return null;
   return (
     <div className="mt-2">
       <p className="font-semibold">What would follow</p>
       <ul>
-        {fresh.map((each) => (
-          <li key={`${each.pack.id}${each.kind}${String(each.due)}`}>
+        {fresh.map(({ first: each }) => (
+          <li key={obligationKey(each)}>
             {OBLIGATION_WORDS[each.kind]} by {dayWords(each.due)}
           </li>
         ))}

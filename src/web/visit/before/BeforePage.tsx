@@ -4,7 +4,7 @@ import { dayOf } from '../../../core/quantity/day';
 import { massText } from '../../../core/quantity/mass';
 import { gasSumWords } from '../../../words/weights';
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
-import { stateOf, openObligations } from '../../../core/rules/obligation';
+import { mergedObligations, obligationKey, openObligations, stateOf } from '../../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
 import { useWriter } from '../../data/device/writer';
 import { Button, ButtonLink } from '../../parts/Button';
@@ -87,7 +87,7 @@ export function BeforeDigest({ view }: { view: MachineView }) {
 const OBLIGATIONS_SHOWN = 6;
 
 function Running({ view: { standing, today, system } }: { view: MachineView }) {
-  const running = openObligations(standing.obligations, today);
+  const running = mergedObligations(openObligations(standing.obligations));
   return (
     <Section title="What runs by law">
       <CannotJudge standing={standing} system={system} />
@@ -95,11 +95,8 @@ function Running({ view: { standing, today, system } }: { view: MachineView }) {
         <Unknown>Nothing is due on this machine.</Unknown>
       )}
       <ul>
-        {running.slice(0, OBLIGATIONS_SHOWN).map((each) => (
-          <li
-            key={`${each.pack.id}${each.kind}${String(each.due)}`}
-            className="rule-b flex flex-wrap gap-x-4 py-1.5"
-          >
+        {running.slice(0, OBLIGATIONS_SHOWN).map(({ first: each }) => (
+          <li key={obligationKey(each)} className="rule-b flex flex-wrap gap-x-4 py-1.5">
             <ObligationMark state={stateOf(each, today)} words={OBLIGATION_WORDS[each.kind]} />
             <span>
               {dayWords(each.due)}, {untilWords(each.due, today)}

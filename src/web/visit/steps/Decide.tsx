@@ -1,12 +1,12 @@
 /** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
 import { notesOf } from '../../../core/visit/visitRecord';
-import { stateOf, openObligations } from '../../../core/rules/obligation';
+import { stateOf, mergedObligations, obligationKey, openObligations } from '../../../core/rules/obligation';
 import { rodOf } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteDialog } from '../../data/addresses/writeDialog';
 import { type FormKind, kindForm, noteForm } from '../../../record/forms';
-import { foldedObligations } from '../../../words/duties';
+import { packsWords } from '../../../words/duties';
 import { WhatIf } from '../../panels/WhatIf';
 import { Button } from '../../parts/Button';
 import { Section } from '../../parts/Page';
@@ -91,7 +91,7 @@ export function Decide() {
 function Law() {
   const { view } = useVisit();
   const { standing, today, system } = view;
-  const running = foldedObligations(openObligations(standing.obligations, today));
+  const running = mergedObligations(openObligations(standing.obligations));
   const rod = rodOf(standing);
   return (
     <Section title="What the law leaves open">
@@ -103,13 +103,13 @@ function Law() {
       )}
       <ul>
         {running.slice(0, 5).map(({ first, packs }) => (
-          <li key={`${first.kind}${String(first.due)}${first.pack.id}`} className="rule-b py-1.5">
+          <li key={obligationKey(first)} className="rule-b py-1.5">
             <ObligationMark
               state={stateOf(first, today)}
               words={`${OBLIGATION_WORDS[first.kind]}: ${dayWords(first.due)}, ${untilWords(first.due, today)}`}
             />
             <p className="text-soft">
-              {whyWords(first.why)} · {packs.join(', ')}
+              {whyWords(first.why)} · {packsWords(packs)}
             </p>
           </li>
         ))}

@@ -1,5 +1,5 @@
 /** Step 12: it runs as it should: read again, compared with as found, and the second test that the case asks. */
-import { openObligations, stateOf } from '../../../core/rules/obligation';
+import { mergedObligations, obligationKey, openObligations, stateOf } from '../../../core/rules/obligation';
 import { unjudged } from '../../../core/rules/unjudged';
 import { AMPLE } from '../../../core/visit/readings/places';
 import { kindForm, noteForm } from '../../../record/forms';
@@ -59,8 +59,8 @@ export function Prove() {
 function Asked() {
   const { view } = useVisit();
   const { standing, today, system } = view;
-  const tests = openObligations(standing.obligations, today).filter(
-    (each) => each.kind === 'initialTest' || each.kind === 'followUpTest',
+  const tests = mergedObligations(openObligations(standing.obligations)).filter(
+    ({ first: each }) => each.kind === 'initialTest' || each.kind === 'followUpTest',
   );
   return (
     <section aria-label="What the case asks">
@@ -69,8 +69,8 @@ function Asked() {
         <p className="mb-2 text-soft">No test is due by law. A repair is tested all the same.</p>
       )}
       <ul>
-        {tests.map((each) => (
-          <li key={`${each.pack.id}${each.kind}${String(each.due)}`} className="py-1">
+        {tests.map(({ first: each }) => (
+          <li key={obligationKey(each)} className="py-1">
             <ObligationMark
               state={stateOf(each, today)}
               words={`${OBLIGATION_WORDS[each.kind]}: ${dayWords(each.due)}, ${untilWords(each.due, today)}`}
