@@ -5,6 +5,8 @@ import { limitOf, pageOf, place } from './paging';
 import type { Paper } from './paper';
 
 interface DocumentFacts {
+  /** as people call it */
+  name: string;
   /** first letters of its number */
   prefix: string;
   /** fields that it is about; all others but `asOf` and those in `may` are refused, for they would say nothing */
@@ -14,18 +16,45 @@ interface DocumentFacts {
   toAuthority: boolean;
 }
 
-/** Every kind of document, said once; its name stands in `words`, its maker in `papers/make.ts`: both are demanded there. */
+/** Every kind of document, said once; its maker stands in `papers/make.ts`, which demands one of each. */
 export const DOCUMENT_FACTS = {
-  serviceRecord: { prefix: 'SR', needs: ['visit'], may: ['machine'], toAuthority: false },
-  leakRepairFile: { prefix: 'LR', needs: ['machine', 'pack', 'opened'], toAuthority: true },
-  machineRecord: { prefix: 'MR', needs: ['machine'], may: ['from', 'to'], toAuthority: false },
-  inspection: { prefix: 'LI', needs: ['entry'], toAuthority: false },
-  plan: { prefix: 'PL', needs: ['entry'], toAuthority: true },
-  extension: { prefix: 'MT', needs: ['entry'], toAuthority: true },
-  chronicReport: { prefix: 'CR', needs: ['machine', 'year'], toAuthority: true },
-  fullCharge: { prefix: 'FC', needs: ['machine'], toAuthority: false },
-  yearly: { prefix: 'YR', needs: ['pack', 'year'], may: ['owner'], toAuthority: true },
-  seasonal: { prefix: 'SM', needs: ['machine'], toAuthority: false },
+  serviceRecord: {
+    name: 'Service record',
+    prefix: 'SR',
+    needs: ['visit'],
+    may: ['machine'],
+    toAuthority: false,
+  },
+  leakRepairFile: {
+    name: 'Leak-repair file',
+    prefix: 'LR',
+    needs: ['machine', 'pack', 'opened'],
+    toAuthority: true,
+  },
+  machineRecord: {
+    name: 'Record of a machine',
+    prefix: 'MR',
+    needs: ['machine'],
+    may: ['from', 'to'],
+    toAuthority: false,
+  },
+  inspection: { name: 'Leak inspection', prefix: 'LI', needs: ['entry'], toAuthority: false },
+  plan: { name: 'Plan to convert or retire', prefix: 'PL', needs: ['entry'], toAuthority: true },
+  extension: { name: 'Request for more time', prefix: 'MT', needs: ['entry'], toAuthority: true },
+  chronicReport: {
+    name: 'Report of refrigerant lost in a year',
+    prefix: 'CR',
+    needs: ['machine', 'year'],
+    toAuthority: true,
+  },
+  fullCharge: {
+    name: 'Determination of the full charge',
+    prefix: 'FC',
+    needs: ['machine'],
+    toAuthority: false,
+  },
+  yearly: { name: 'Yearly report', prefix: 'YR', needs: ['pack', 'year'], may: ['owner'], toAuthority: true },
+  seasonal: { name: 'Seasonal moves of refrigerant', prefix: 'SM', needs: ['machine'], toAuthority: false },
 } as const satisfies Record<string, DocumentFacts>;
 export type DocumentKind = keyof typeof DOCUMENT_FACTS;
 export const DOCUMENTS = Object.keys(DOCUMENT_FACTS) as [DocumentKind, ...DocumentKind[]];

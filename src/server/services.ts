@@ -66,17 +66,24 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const photos = new Photos(attachmentsOf(url));
   const imports = new ImportStore(database.db);
   const issued = new IssuedStore(database.db);
-  const importWriting = new ImportWriting(
+  const importWriting = new ImportWriting({
     database,
     store,
     imports,
-    new BesideRows(store, issued),
-    new CarryingOut(database, store, standings, judging, recent),
+    beside: new BesideRows(store, issued),
+    carrying: new CarryingOut(database, store, standings, judging, recent),
     judging,
-    attachmentsOf(url),
+    files: attachmentsOf(url),
     clock,
-  );
-  const importing = new Importing(database, judging, imports, importWriting, clock, incomingOf(url));
+  });
+  const importing = new Importing({
+    database,
+    judging,
+    imports,
+    writing: importWriting,
+    clock,
+    folder: incomingOf(url),
+  });
   const board = new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock);
   const opened = { database, store, standings, judging, clock };
   await placeAsTheyStand(opened);
@@ -89,12 +96,21 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     judging,
     recent,
     rows,
-    appending: new Appending(database, store, judging, rows, recent, photos, clock),
+    appending: new Appending({ database, store, judging, rows, recent, photos, clock }),
     board,
     calendars: new Calendars(database, store, new FeedStore(database.db), board, clock),
     labels: new LabelPrinting(store, judging),
     photos,
-    issuing: new Issuing(database, store, issued, judging, rows, photos, clock, attachmentsOf(url)),
+    issuing: new Issuing({
+      database,
+      store,
+      issued,
+      judging,
+      rows,
+      photos,
+      clock,
+      folder: attachmentsOf(url),
+    }),
     clock,
     importing,
     importWriting,

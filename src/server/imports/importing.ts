@@ -42,20 +42,22 @@ const MEANWHILE =
 const outcome = ({ ready, known, faultyRows, would }: ImportPreview): string =>
   JSON.stringify([ready, known, faultyRows, would]);
 
+interface ImportingNeeds {
+  database: Database;
+  judging: StandingKeeper;
+  imports: ImportStore;
+  writing: ImportWriting;
+  clock: Clock;
+  folder: string;
+}
+
 export class Importing {
   private readonly jobs = new Map<string, Job>();
   private readonly kept: ImportJobs;
   private closing = false;
 
-  constructor(
-    private readonly database: Database,
-    private readonly judging: StandingKeeper,
-    private readonly imports: ImportStore,
-    private readonly writing: ImportWriting,
-    private readonly clock: Clock,
-    folder: string,
-  ) {
-    this.kept = new ImportJobs(folder);
+  constructor(private readonly needs: ImportingNeeds) {
+    this.kept = new ImportJobs(needs.folder);
   }
 
   /** What stood when the process ended: plans are there again, what was cut off says so and can be tried again. */
@@ -64,7 +66,7 @@ export class Importing {
       const { state } = job;
       if (state.state === 'reading') Object.assign(state, { state: 'refused', refusal: CUT_OFF });
       if (state.state === 'writing') {
-        const written = await this.imports.byId(state.id);
+        const written = await this.needs.imports.byId(state.id);
         if (written)
           Object.assign(state, {
             state: 'written',
@@ -121,19 +123,19 @@ export class Importing {
 
   private async start(job: Job): Promise<void> {
     const { id, name } = job.state;
-    const packs = await this.judging.currentPacks();
+    const packs = await this.needs.judging.currentPacks();
     const { child, answer } = readingChild((progress) => Object.assign(job.state, progress));
     job.child = child;
     job.made = answer.then((answered) => this.conclude(job, answered));
     child.send({
-      url: this.database.url,
+      url: this.needs.database.url,
       path: this.kept.filePath(job.file),
       planPath: this.kept.planPath(id),
       name,
       mapping: job.mapping,
       packs,
-      fixedToday: this.clock.fixedToday,
-      nowMs: this.clock.nowMs(),
+      fixedToday: this.needs.clock.fixedToday,
+      nowMs: this.needs.clock.nowMs(),
     });
   }
 
@@ -184,7 +186,7 @@ export class Importing {
     job.stopping = false;
     await this.kept.keep(plain(job));
     try {
-      state.written = await this.writing.write({
+      state.written = await this.needs.writing.write({
         id,
         by,
         name: state.name,
@@ -209,7 +211,7 @@ export class Importing {
   private async asOfNow(job: Job): Promise<PlannedFile> {
     const { id } = job.state;
     const before = job.state.preview;
-    if (job.chainEnd !== (await this.writing.chainEnd())) {
+    if (job.chainEnd !== (await this.needs.writing.chainEnd())) {
       Object.assign(job.state, { state: 'reading', done: 0, of: 0 });
       await this.start(job);
       await job.made;
@@ -230,23 +232,25 @@ export class Importing {
     );
     // A day and single cells are of this file alone.
     const { recordFrom: _day, cells: _cells, ...kept } = mappingSchema.parse(preview.mapping);
-    await this.database.write(() =>
-      this.database.batch([this.imports.keepMapping(headingsOf(preview.sheets), { ...kept, columns })]),
+    await this.needs.database.write(() =>
+      this.needs.database.batch([
+        this.needs.imports.keepMapping(headingsOf(preview.sheets), { ...kept, columns }),
+      ]),
     );
   }
 
   list = ({ after, limit }: QueryRead<'imports'>): Promise<AnswerOf<'imports'>> =>
-    this.imports.page(after ?? null, limit);
+    this.needs.imports.page(after ?? null, limit);
 
   /** What an undo would take back, and what stays because others use it or changed it since. */
   async whatUndoTakes(id: string): Promise<AnswerOf<'undoPreview'>> {
-    const found = await this.writing.whatUndoTakes(id);
+    const found = await this.needs.writing.whatUndoTakes(id);
     if (!found) throw notFound('import');
     return found;
   }
 
   async undo(id: string, by: string): Promise<AnswerOf<'undoImport'>> {
-    const undone = await this.writing.undo(id, by);
+    const undone = await this.needs.writing.undo(id, by);
     if (!undone) throw notFound('import');
     const job = this.jobs.get(id);
     if (job) {

@@ -29,25 +29,27 @@ export interface Writing {
   progress: (done: number, of: number) => void;
 }
 
-export class ImportWriting {
-  constructor(
-    private readonly database: Database,
-    private readonly store: Store,
-    private readonly imports: ImportStore,
-    private readonly beside: BesideRows,
-    private readonly carrying: CarryingOut,
-    private readonly judging: StandingKeeper,
-    /** where photos and documents stand */
-    private readonly files: string,
-    private readonly clock: Clock,
-  ) {}
+interface ImportWritingNeeds {
+  database: Database;
+  store: Store;
+  imports: ImportStore;
+  beside: BesideRows;
+  carrying: CarryingOut;
+  judging: StandingKeeper;
+  /** where photos and documents stand */
+  files: string;
+  clock: Clock;
+}
 
-  chainEnd = async (): Promise<string> => (await this.store.endOfChain()).previous;
+export class ImportWriting {
+  constructor(private readonly needs: ImportWritingNeeds) {}
+
+  chainEnd = async (): Promise<string> => (await this.needs.store.endOfChain()).previous;
 
   async write(writing: Writing): Promise<{ rows: number; entries: number }> {
-    await keepFilesOf(writing.path, writing.rows, this.files);
-    return this.database.write(async () => {
-      const known = await this.imports.byId(writing.id);
+    await keepFilesOf(writing.path, writing.rows, this.needs.files);
+    return this.needs.database.write(async () => {
+      const known = await this.needs.imports.byId(writing.id);
       if (known) return { rows: known.row.rows, entries: known.row.entries };
       const rows = await this.freshRows(writing.rows);
       const recordedAt = this.now();
@@ -61,13 +63,13 @@ export class ImportWriting {
         const key = `${each.table} ${each.id}`;
         given.set(key, [...(given.get(key) ?? []), each]);
       }
-      const beside = await this.beside.fresh(writing.rows);
+      const beside = await this.needs.beside.fresh(writing.rows);
       const revisions = [
         ...rows.flatMap((row) => [
           ...(given.get(`${row.table} ${row.id}`) ?? []),
-          revisionOf({ ...row, before: null }, changing, this.clock),
+          revisionOf({ ...row, before: null }, changing, this.needs.clock),
         ]),
-        ...this.beside.revisions(beside, { ...changing, recordedAt }),
+        ...this.needs.beside.revisions(beside, { ...changing, recordedAt }),
       ];
       const row: ImportedRow = {
         id: writing.id,
@@ -83,25 +85,25 @@ export class ImportWriting {
         rows: rows.map(({ table, id }) => ({ table, id })),
         ...besideWrote(beside),
       };
-      await this.carrying.carryOut({
+      await this.needs.carrying.carryOut({
         ...writing,
         rows,
         revisions,
         entries,
-        beside: this.beside.put(beside),
+        beside: this.needs.beside.put(beside),
         changesFigures: beside.figures.length > 0,
-        last: [this.imports.insert(row, wrote)],
+        last: [this.needs.imports.insert(row, wrote)],
       });
       return { rows: row.rows, entries: row.entries };
     });
   }
 
   async whatUndoTakes(id: string): Promise<UndoPreview | null> {
-    const found = await this.imports.byId(id);
+    const found = await this.needs.imports.byId(id);
     if (!found) return null;
     if (found.row.undoneAt !== null) return { rows: 0, entries: 0, stays: [] };
-    const { rows, entries, stays } = await takenBack(this.store, found.wrote, found.row);
-    const beside = await this.beside.takenBack(found.wrote);
+    const { rows, entries, stays } = await takenBack(this.needs.store, found.wrote, found.row);
+    const beside = await this.needs.beside.takenBack(found.wrote);
     return {
       rows: rows.length + beside.figures.length + beside.issued.length,
       entries: entries.length,
@@ -111,29 +113,29 @@ export class ImportWriting {
 
   /** Null: there is no such import. Taken back twice is taken back once. */
   async undo(id: string, by: string): Promise<ImportedRow | null> {
-    return this.database.write(async () => {
-      const found = await this.imports.byId(id);
+    return this.needs.database.write(async () => {
+      const found = await this.needs.imports.byId(id);
       if (!found) return null;
       if (found.row.undoneAt !== null) return found.row;
-      const taken = await takenBack(this.store, found.wrote, found.row);
+      const taken = await takenBack(this.needs.store, found.wrote, found.row);
       const recordedAt = this.now();
       const voids = taken.entries.map((entry) => voidOf(entry, found.row, by, recordedAt));
       const rows = taken.rows.map((row) => withdrawnRow(row, found.row.name));
-      const beside = await this.beside.takenBack(found.wrote);
+      const beside = await this.needs.beside.takenBack(found.wrote);
       const changing = { by, why: `import of ${found.row.name} undone` };
       const revisions = [
-        ...rows.map((row) => revisionOf({ ...row, before: null }, changing, this.clock)),
-        ...this.beside.withdrawals(beside, { ...changing, recordedAt }),
+        ...rows.map((row) => revisionOf({ ...row, before: null }, changing, this.needs.clock)),
+        ...this.needs.beside.withdrawals(beside, { ...changing, recordedAt }),
       ];
       const sites = new Set(taken.rows.flatMap(({ row }) => (row as Partial<Appliance>).siteId ?? []));
       const row = { ...found.row, undoneAt: recordedAt };
-      await this.carrying.carryOut({
+      await this.needs.carrying.carryOut({
         rows,
         revisions,
         entries: voids,
-        beside: this.beside.remove(beside),
+        beside: this.needs.beside.remove(beside),
         changesFigures: beside.figures.length > 0,
-        last: [...(await this.tripsOf(sites)), this.imports.change(row)],
+        last: [...(await this.tripsOf(sites)), this.needs.imports.change(row)],
         stopped: () => false,
         progress: () => undefined,
       });
@@ -143,17 +145,17 @@ export class ImportWriting {
 
   /** What is due at sites that lost machines, counted anew in the same deed. */
   private async tripsOf(siteIds: ReadonlySet<string>): Promise<Statement[]> {
-    const sites = await this.store.sitesById([...siteIds]);
-    return sites.map(({ id, timezone }) => this.judging.trip({ siteId: id, timezone }));
+    const sites = await this.needs.store.sitesById([...siteIds]);
+    return sites.map(({ id, timezone }) => this.needs.judging.trip({ siteId: id, timezone }));
   }
 
-  private now = (): string => new Date(this.clock.nowMs()).toISOString();
+  private now = (): string => new Date(this.needs.clock.nowMs()).toISOString();
 
   private async freshRows(planned: readonly PlannedRow[]): Promise<StoredRow[]> {
     const rows = new Map<string, StoredRow>();
     for (const { rows: staged } of planned)
       for (const each of staged) {
-        const there = await this.store.rowOf(each.table, each.id);
+        const there = await this.needs.store.rowOf(each.table, each.id);
         if (there === null || isWithdrawn(there)) rows.set(`${each.table} ${each.id}`, each);
       }
     return [...rows.values()];
@@ -161,7 +163,9 @@ export class ImportWriting {
 
   private async freshEntries(planned: readonly PlannedRow[]): Promise<Entry[]> {
     const entries = planned.flatMap((each) => each.entries);
-    const there = new Set((await this.store.entriesById(entries.map(({ id }) => id))).map(({ id }) => id));
+    const there = new Set(
+      (await this.needs.store.entriesById(entries.map(({ id }) => id))).map(({ id }) => id),
+    );
     return [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(
       ({ id }) => !there.has(id),
     );

@@ -27,20 +27,22 @@ import { storeRecords } from './storeRecords';
 
 export const PAPER_NAME = /^[0-9a-f]{64}\.pdf$/;
 
+interface IssuingNeeds {
+  database: Database;
+  store: Store;
+  issued: IssuedStore;
+  judging: StandingKeeper;
+  rows: Rows;
+  photos: Photos;
+  clock: Clock;
+  folder: string;
+}
+
 export class Issuing {
-  constructor(
-    private readonly database: Database,
-    private readonly store: Store,
-    private readonly issued: IssuedStore,
-    private readonly judging: StandingKeeper,
-    private readonly rows: Rows,
-    private readonly photos: Photos,
-    private readonly clock: Clock,
-    readonly folder: string,
-  ) {}
+  constructor(private readonly needs: IssuingNeeds) {}
 
   async preview(request: PaperRequest): Promise<z.infer<typeof paperPreview>> {
-    const before = await this.issued.ofBase(baseNumber(request));
+    const before = await this.needs.issued.ofBase(baseNumber(request));
     const last = before[0] ?? null;
     const made = await this.made(request, last?.answers ?? {});
     const stamp = stampOf(request, made, last);
@@ -55,17 +57,17 @@ export class Issuing {
   }
 
   async issue({ id, request, by, to, answers }: BodyRead<'issuePaper'>): Promise<IssuedRow> {
-    const known = await this.issued.byId(id);
+    const known = await this.needs.issued.byId(id);
     if (known) return known;
-    const last = (await this.issued.ofBase(baseNumber(request)))[0] ?? null;
+    const last = (await this.needs.issued.ofBase(baseNumber(request)))[0] ?? null;
     const first = await this.made(request, answers);
     const made = (await this.remember(first, answers, by)) ? await this.made(request, answers) : first;
     const stamp = stampOf(request, made, last);
     const file = last?.fingerprint === stamp.fingerprint ? last.file : await this.drawn(made, stamp);
     const [paper] = made.papers;
     if (!paper) throw new Error('A document has at least one paper.');
-    return this.database.write(async () => {
-      const [latest] = await this.issued.ofBase(baseNumber(request));
+    return this.needs.database.write(async () => {
+      const [latest] = await this.needs.issued.ofBase(baseNumber(request));
       if (latest?.id !== last?.id)
         throw conflict(
           'This document was issued meanwhile by somebody else.',
@@ -81,7 +83,7 @@ export class Issuing {
         subject: paper.subject,
         applianceId: made.machineId,
         asOf: made.asOf,
-        recordedAt: new Date(this.clock.nowMs()).toISOString(),
+        recordedAt: new Date(this.needs.clock.nowMs()).toISOString(),
         by,
         to,
         fingerprint: stamp.fingerprint,
@@ -90,32 +92,32 @@ export class Issuing {
         answers,
       };
       const revision = { table: 'issued', id, row, recordedAt: row.recordedAt, by, why: `issued to ${to}` };
-      const sealed = await this.store.sealed([], [revision]);
-      await this.database.batch([this.issued.insert(row), ...sealed.statements]);
+      const sealed = await this.needs.store.sealed([], [revision]);
+      await this.needs.database.batch([this.needs.issued.insert(row), ...sealed.statements]);
       return row;
     });
   }
 
   list({ machine, after, limit }: QueryRead<'papers'>): Promise<AnswerOf<'papers'>> {
-    return this.issued.page(machine ?? null, after ?? null, limit);
+    return this.needs.issued.page(machine ?? null, after ?? null, limit);
   }
 
   /** The file of an issue with its number; null where there is none. */
   async fileOf(id: string): Promise<{ path: string; name: string } | null> {
-    const row = await this.issued.byId(id);
-    const path = row && PAPER_NAME.test(row.file) ? join(this.folder, row.file) : null;
+    const row = await this.needs.issued.byId(id);
+    const path = row && PAPER_NAME.test(row.file) ? join(this.needs.folder, row.file) : null;
     return row && path !== null && existsSync(path) ? { path, name: `${row.number}.pdf` } : null;
   }
 
   private async made(request: PaperRequest, answers: Answers): Promise<Made> {
-    const records = storeRecords(this.store, await this.judging.currentPacks(), this.clock);
+    const records = storeRecords(this.needs.store, await this.needs.judging.currentPacks(), this.needs.clock);
     const made = await makePapers(request, records, answers);
     if (!made.ok) throw invalid([{ path: ['document'], message: made.refusal }], made.refusal);
     return made.value;
   }
 
   private async ownerOf({ ownerId }: Made): Promise<Owner | null> {
-    return ownerId === null ? null : ((await this.store.rowOf('owners', ownerId)) as Owner | null);
+    return ownerId === null ? null : ((await this.needs.store.rowOf('owners', ownerId)) as Owner | null);
   }
 
   /** What was answered for the owner stands in the owner's row from now on; true: the row changed. */
@@ -131,7 +133,7 @@ export class Issuing {
       .filter(({ key }) => answerOfOwner(owner, key) === '');
     if (fresh.length === 0) return false;
     const row = { ...owner, ...Object.fromEntries(fresh.map(({ key }) => [key, answers[key]?.trim()])) };
-    await this.rows.change([{ table: 'owners', id: owner.id, row }], {
+    await this.needs.rows.change([{ table: 'owners', id: owner.id, row }], {
       by,
       why: 'asked when a document was issued',
     });
@@ -139,9 +141,9 @@ export class Issuing {
   }
 
   private async drawn(made: Made, stamp: ReturnType<typeof stampOf>): Promise<string> {
-    const bytes = await pdfOf({ papers: made.papers, stamp, photoPath: this.photos.pathOf });
+    const bytes = await pdfOf({ papers: made.papers, stamp, photoPath: this.needs.photos.pathOf });
     const file = `${contentHash(bytes)}.pdf`;
-    await keepFile(this.folder, file, bytes);
+    await keepFile(this.needs.folder, file, bytes);
     return file;
   }
 }

@@ -5,7 +5,12 @@ import { supersededIds } from '../../core/logbook/order';
 import type { Appliance, Site } from '../../core/logbook/tables';
 import { type LeakingMachine, type NoForecast, leakingMachine } from '../../core/diagnosis/leakingMachine';
 import { type Day, dayText } from '../../core/quantity/day';
-import { type ObligationKind, type Why, mergedObligations, openObligations } from '../../core/rules/obligation';
+import {
+  type ObligationKind,
+  type Why,
+  mergedObligations,
+  openObligations,
+} from '../../core/rules/obligation';
 import type { Packs } from '../../core/rules/packs/shipped';
 import { type Standing, standingFromEntries } from '../../core/rules/standing';
 import { type ApplianceStanding, standingDocument } from '../../core/rules/standingDocument';

@@ -39,31 +39,33 @@ export interface NewMachine {
   by?: string | null | undefined;
 }
 
+interface AppendingNeeds {
+  database: Database;
+  store: Store;
+  judging: StandingKeeper;
+  rows: Rows;
+  recent: RecentMachines;
+  photos: Photos;
+  clock: Clock;
+}
+
 export class Appending {
-  constructor(
-    private readonly database: Database,
-    private readonly store: Store,
-    private readonly judging: StandingKeeper,
-    private readonly rows: Rows,
-    private readonly recent: RecentMachines,
-    private readonly photos: Photos,
-    private readonly clock: Clock,
-  ) {}
+  constructor(private readonly needs: AppendingNeeds) {}
 
   append(entries: readonly Entry[]): Promise<Appended> {
-    return this.database.write(() => this.taken(entries, null));
+    return this.needs.database.write(() => this.taken(entries, null));
   }
 
   /** Sent again, a machine that is there already is no error, and is not changed. */
   addMachine({ appliance, spaces, entries, by }: NewMachine): Promise<Appended> {
-    return this.database.write(async () => {
-      if (await this.store.appliance(appliance.id)) return { entries: [], machines: [appliance.id] };
+    return this.needs.database.write(async () => {
+      if (await this.needs.store.appliance(appliance.id)) return { entries: [], machines: [appliance.id] };
       const fresh = [
         ...spaces.map((row) => ({ table: 'spaces' as const, id: row.id, row })),
         { table: 'appliances' as const, id: appliance.id, row: appliance },
       ];
       const problems = await machineProblems(
-        this.store,
+        this.needs.store,
         appliance,
         fresh.map((each) => ({ ...each, before: null })),
       );
@@ -71,7 +73,7 @@ export class Appending {
         throw invalid(problems.map((each) => ({ ...each, path: ['appliance', ...each.path] })));
       return this.taken(entries, {
         appliance,
-        rows: this.rows.added(fresh, { by: by ?? null, why: null }),
+        rows: this.needs.rows.added(fresh, { by: by ?? null, why: null }),
       });
     });
   }
@@ -82,7 +84,10 @@ export class Appending {
     adding: { appliance: Appliance; rows: ReturnType<Rows['added']> } | null,
   ): Promise<Appended> {
     const known = new Map(
-      (await this.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [entry.id, entry]),
+      (await this.needs.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [
+        entry.id,
+        entry,
+      ]),
     );
     const fresh: Entry[] = [];
     for (const entry of entries) {
@@ -93,23 +98,23 @@ export class Appending {
           'Correct it with a new entry that supersedes it.',
         );
       }
-      if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.clock.nowMs()).toISOString() });
+      if (!stored) fresh.push({ ...entry, recordedAt: new Date(this.needs.clock.nowMs()).toISOString() });
     }
-    this.recent.holdTo(await this.database.version());
-    const machines = new RequestMachines(this.store, this.recent, adding?.appliance ?? null);
-    const targets = await this.store.entriesById(fresh.flatMap((entry) => entry.supersedes ?? []));
+    this.needs.recent.holdTo(await this.needs.database.version());
+    const machines = new RequestMachines(this.needs.store, this.needs.recent, adding?.appliance ?? null);
+    const targets = await this.needs.store.entriesById(fresh.flatMap((entry) => entry.supersedes ?? []));
     await this.check(fresh, targets, machines);
-    const sealed = await this.store.sealed(fresh, adding?.rows.revisions);
-    const touched = [...new Set(fresh.flatMap(await this.store.machinesTouchedBy(fresh)))];
+    const sealed = await this.needs.store.sealed(fresh, adding?.rows.revisions);
+    const touched = [...new Set(fresh.flatMap(await this.needs.store.machinesTouchedBy(fresh)))];
     if (adding && !touched.includes(adding.appliance.id)) touched.push(adding.appliance.id);
     const judged = await this.judged(touched, fresh, machines);
-    await this.database.batch([
+    await this.needs.database.batch([
       ...(adding?.rows.statements ?? []),
       ...sealed.statements,
       ...visitsAfter(sealed.from, sealed.entries, visitsCorrected(fresh, targets)),
       ...judged.flatMap((each) => each.statements),
     ]);
-    for (const each of judged) this.judging.remember(each);
+    for (const each of judged) this.needs.judging.remember(each);
     await machines.keep(touched, sealed.entries);
     return {
       entries: entries.map(
@@ -127,13 +132,13 @@ export class Appending {
   ): Promise<PutStanding[]> {
     const puts: PutStanding[] = [];
     for (const id of touched) {
-      if (!fresh.some(bearsOnStanding) && (await this.judging.isOfToday(id))) continue;
+      if (!fresh.some(bearsOnStanding) && (await this.needs.judging.isOfToday(id))) continue;
       const { appliance, site } = await machines.known(id);
-      const standing = await this.judging.standingOf(appliance, site, [
+      const standing = await this.needs.judging.standingOf(appliance, site, [
         ...(await machines.bearing(id)),
         ...fresh,
       ]);
-      puts.push(await this.judging.put(standing, site));
+      puts.push(await this.needs.judging.put(standing, site));
     }
     return puts;
   }
@@ -148,7 +153,7 @@ export class Appending {
     const named = [...new Set(entries.flatMap((entry) => entry.applianceId ?? []))];
     const appliances = new Set([
       ...named.filter(machines.isKnown),
-      ...(await this.store.knownAppliances(named.filter((id) => !machines.isKnown(id)))),
+      ...(await this.needs.store.knownAppliances(named.filter((id) => !machines.isKnown(id)))),
     ]);
     if (ownIds.size < entries.length)
       throw invalid([{ path: [], message: 'has an id that stands twice; give each entry its own' }]);
@@ -186,7 +191,7 @@ export class Appending {
   private notStored(entries: readonly Entry[]): Problem[] {
     return entries.flatMap((entry, index) =>
       (entry.attachments ?? []).flatMap((name, at) =>
-        PHOTO_NAME.test(name) && this.photos.pathOf(name) === null
+        PHOTO_NAME.test(name) && this.needs.photos.pathOf(name) === null
           ? [
               {
                 path: placed(['attachments', at], index, entries.length),
@@ -200,7 +205,7 @@ export class Appending {
 
   private async cylindersOf(entries: readonly Entry[]): Promise<ReadonlyMap<string, Cylinder>> {
     const ids = entries.flatMap((entry) => ('cylinderId' in entry ? (entry.cylinderId ?? []) : []));
-    return new Map((await this.store.cylindersById([...new Set(ids)])).map((each) => [each.id, each]));
+    return new Map((await this.needs.store.cylindersById([...new Set(ids)])).map((each) => [each.id, each]));
   }
 
   private async checkSense(
@@ -220,7 +225,7 @@ export class Appending {
     const bears = entry.supersedes == null ? null : await recordOf(target?.applianceId ?? id);
     const { site } = await machines.known(id);
     const sense = senseOf(entry, {
-      today: this.judging.todayAt(site),
+      today: this.needs.judging.todayAt(site),
       cylinder: cylinders.get(('cylinderId' in entry ? entry.cylinderId : null) ?? '') ?? null,
       targetIsSuperseded: entry.supersedes != null && bears !== null && bears.isSuperseded(entry.supersedes),
       machine: readsRecord(entry) ? (await recordOf(id)).factsFor(entry) : null,
@@ -241,9 +246,9 @@ export class Appending {
     earlier: readonly Entry[],
   ): Promise<GrowingRecord> {
     const machine = await machines.known(id);
-    const today = this.judging.todayAt(machine.site);
+    const today = this.needs.judging.todayAt(machine.site);
     const bearing = [...(await machines.bearing(id)), ...earlier];
-    return new GrowingRecord(machine, bearing, today, await this.judging.currentPacks());
+    return new GrowingRecord(machine, bearing, today, await this.needs.judging.currentPacks());
   }
 }
 

@@ -1,6 +1,5 @@
 /** Documents that can be issued of a machine. */
-import type { PaperRequest } from '../../contract/papers';
-import { DOCUMENT_WORDS } from '../../words/papers';
+import { DOCUMENT_FACTS, type PaperRequest } from '../../contract/papers';
 import type { MachineView } from '../data/api/machineView';
 import { issueAddress } from '../data/addresses/paperAddress';
 import { ButtonLink } from '../parts/Button';
@@ -12,10 +11,10 @@ export function PapersOf({ view: { machine, standing } }: { view: MachineView })
     ({ entry }) => entry.kind !== 'retrofitted' && entry.reason === 'seasonal',
   );
   const papers: { words: string; request: PaperRequest }[] = [
-    { words: DOCUMENT_WORDS.machineRecord, request: { document: 'machineRecord', machine: id } },
-    { words: DOCUMENT_WORDS.fullCharge, request: { document: 'fullCharge', machine: id } },
+    { words: DOCUMENT_FACTS.machineRecord.name, request: { document: 'machineRecord', machine: id } },
+    { words: DOCUMENT_FACTS.fullCharge.name, request: { document: 'fullCharge', machine: id } },
     ...(seasonal
-      ? [{ words: DOCUMENT_WORDS.seasonal, request: { document: 'seasonal' as const, machine: id } }]
+      ? [{ words: DOCUMENT_FACTS.seasonal.name, request: { document: 'seasonal' as const, machine: id } }]
       : []),
     ...standing.years.toReversed().map(({ year, chronic }) => ({
       words: `Lost in ${String(year)}${chronic ? ': report due' : ''}`,

@@ -3,10 +3,9 @@ import { useId, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as uuidv7 } from 'uuid';
 import { say } from '../data/device/messages';
-import { type IssuedRow, type PaperRequest, paperRequest } from '../../contract/papers';
+import { type IssuedRow, type PaperRequest, factsOfDocument, paperRequest } from '../../contract/papers';
 import type { AnswerOf } from '../../contract/endpoints';
 import { problemsOf } from '../../core/logbook/problems';
-import { DOCUMENT_WORDS } from '../../words/papers';
 import { instantWords } from '../../words/dates';
 import { useIssuePaper, usePaperPreview } from '../data/api/queries';
 import { paperFileAddress } from '../data/addresses/paperAddress';
@@ -46,7 +45,7 @@ export default function IssuePage() {
 function Previewed({ request }: { request: PaperRequest }) {
   const preview = usePaperPreview(request);
   return (
-    <Page title={DOCUMENT_WORDS[request.document]} subtitle={<PapersLink />}>
+    <Page title={factsOfDocument(request.document).name} subtitle={<PapersLink />}>
       <Loaded query={preview}>{(found) => <Ready request={request} found={found} />}</Loaded>
     </Page>
   );

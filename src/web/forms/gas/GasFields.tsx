@@ -15,7 +15,6 @@ import type { GasFormState } from './useGasForm';
 /** The figure is watched while the scale counts; what it means outside a visit hangs on the reason. */
 const AMOUNT = ['mass', 'massUnknown'];
 const REASON = ['reason', 'into'];
-const BESIDE = ['leakId', 'cylinderId'];
 
 export function GasFields({
   form,
@@ -29,14 +28,15 @@ export function GasFields({
 }) {
   const { draft, preview, present, spec } = form;
   const only = (keys: readonly string[]) => spec.fields.filter(({ key }) => keys.includes(key));
-  const fields = (keys: readonly string[]) => <Fields {...form.fields} fields={only(keys)} />;
+  const others = spec.fields.filter(({ key }) => ![...AMOUNT, ...REASON].includes(key));
+  const reason = <Fields {...form.fields} fields={only(REASON)} />;
   const beside = (
     <>
-      {fields(BESIDE)}
+      <Fields {...form.fields} fields={others} />
       <NoteField form={form} />
     </>
   );
-  const said = draft.note !== '' || BESIDE.some((key) => Boolean(draft.values[key]));
+  const said = draft.note !== '' || others.some(({ key }) => Boolean(draft.values[key]));
   return (
     <form
       id={form.id}
@@ -58,7 +58,7 @@ export function GasFields({
       )}
       <Fields {...form.fields} fields={only(AMOUNT)} {...(inVisit ? {} : { begin: 'mass' })} />
       <GasCaution form={form} />
-      {!inVisit && fields(REASON)}
+      {!inVisit && reason}
       <GasMeaning
         preview={preview}
         present={present}
@@ -72,11 +72,11 @@ export function GasFields({
         onChange={(accepted) => form.set({ accepted })}
         tried={form.tried}
       />
-      {inVisit && fields(REASON)}
+      {inVisit && reason}
       {form.corrects && <CorrectionReason form={form} />}
       {!inVisit && <DayField form={form} today={today} />}
       {inVisit ? (
-        <Fold title="More" about={`${namesOf(only(BESIDE))}, note`} open={said}>
+        <Fold title="More" about={`${namesOf(others)}, note`} open={said}>
           {beside}
         </Fold>
       ) : (
