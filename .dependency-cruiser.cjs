@@ -2,6 +2,9 @@
 const { core, house, server, web } = require('./rooms.cjs');
 
 const TEST = '\\.(test|testkit)\\.tsx?$';
+/** What starts by itself: the app, the server and its threads, the command lines, and calculators, found by their name. */
+const STARTS =
+  '^src/(web/(main|calculators/(pages/|work/bench\\.worker))|server/(main|apartStart|exports/threadWork|standings/standingThreadWork|imports/child)|demo/write|cli/)';
 const forbid = (name, from, to) => ({ name, severity: 'error', from, to });
 
 /** A room imports itself and the rooms that it is given; tests may look further. */
@@ -40,6 +43,15 @@ module.exports = {
       'testkit-is-for-tests',
       { path: '^src/', pathNot: `${TEST}|^src/core/testkit/` },
       { path: '^src/core/testkit/' },
+    ),
+    forbid(
+      'no-module-that-nothing-uses',
+      { path: STARTS },
+      {
+        path: '^src/',
+        pathNot: `${TEST}|${STARTS}|\\.d\\.ts$|^src/core/(testkit|refrigerant/samples)/|^src/demo/servedStory`,
+        reachable: false,
+      },
     ),
     forbid('no-cycles', {}, { circular: true }),
     forbid('no-test-imports', { pathNot: '\\.test\\.tsx?$|^e2e/|^bench/' }, { path: '\\.test\\.tsx?$' }),

@@ -1,4 +1,5 @@
 /** Saturation against points computed off the grid, against a sixth-order reading of the same rows, and itself. */
+import { readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { REFRIGERANT_NAMES, refrigerant } from './refrigerant';
@@ -36,6 +37,9 @@ test('every refrigerant that a machine can hold has a table and five points to t
     expect(tableOf(name).name).toBe(name);
     expect(points[name]?.length, name).toBe(5);
   }
+  const files = readdirSync(new URL('./tables', import.meta.url)).map((file) => file.replace('.json', ''));
+  // A file name bears no brackets.
+  expect(files.sort()).toEqual(REFRIGERANT_NAMES.map((name) => name.replace(/[()]/g, '')).sort());
 });
 
 test.each(REFRIGERANT_NAMES)('%s agrees with its off-grid points within 0.02 K and 0.3 %%', (name) => {

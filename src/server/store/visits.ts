@@ -76,3 +76,9 @@ export const visitsAnew = (): Statement[] => [
   'DELETE FROM visits',
   ANEW.replace('visit_id IN (SELECT value FROM json_each(?))', 'visit_id IS NOT NULL'),
 ];
+
+/** Visits of entries that are corrected. */
+export const visitsCorrected = (entries: readonly Entry[], targets: readonly Entry[]): string[] => {
+  const corrected = new Set(entries.map(({ supersedes }) => supersedes));
+  return [...targets, ...entries].flatMap((entry) => (corrected.has(entry.id) ? (entry.visitId ?? []) : []));
+};

@@ -23,7 +23,7 @@ import { RequestMachines } from './requestMachines';
 import type { Rows } from './rows';
 import type { Database } from '../store/database';
 import type { Store } from '../store/store';
-import { visitsAfter } from '../store/visits';
+import { visitsAfter, visitsCorrected } from '../store/visits';
 
 export interface Appended {
   entries: Entry[];
@@ -260,9 +260,3 @@ interface Checked {
   records: Map<string, Promise<GrowingRecord>>;
   cylinders: ReadonlyMap<string, Cylinder>;
 }
-
-/** Visits of entries that are corrected. */
-const visitsCorrected = (entries: readonly Entry[], targets: readonly Entry[]): string[] => {
-  const corrected = new Set(entries.map(({ supersedes }) => supersedes));
-  return [...targets, ...entries].flatMap((entry) => (corrected.has(entry.id) ? (entry.visitId ?? []) : []));
-};

@@ -1,9 +1,12 @@
 /** Documents that can be issued of a machine. */
-import { DOCUMENT_FACTS, type PaperRequest } from '../../contract/papers';
+import { DOCUMENTS, type PaperRequest, factsOfDocument } from '../../contract/papers';
 import type { MachineView } from '../data/api/machineView';
 import { issueAddress } from '../data/addresses/paperAddress';
 import { ButtonLink } from '../parts/Button';
 import { Fold } from '../parts/Fold';
+
+/** Documents that need nothing but a machine. */
+const OF_A_MACHINE = DOCUMENTS.filter((kind) => factsOfDocument(kind).needs.join() === 'machine');
 
 export function PapersOf({ view: { machine, standing } }: { view: MachineView }) {
   const { id } = machine.appliance;
@@ -11,11 +14,10 @@ export function PapersOf({ view: { machine, standing } }: { view: MachineView })
     ({ entry }) => entry.kind !== 'retrofitted' && entry.reason === 'seasonal',
   );
   const papers: { words: string; request: PaperRequest }[] = [
-    { words: DOCUMENT_FACTS.machineRecord.name, request: { document: 'machineRecord', machine: id } },
-    { words: DOCUMENT_FACTS.fullCharge.name, request: { document: 'fullCharge', machine: id } },
-    ...(seasonal
-      ? [{ words: DOCUMENT_FACTS.seasonal.name, request: { document: 'seasonal' as const, machine: id } }]
-      : []),
+    ...OF_A_MACHINE.filter((kind) => kind !== 'seasonal' || seasonal).map((document) => ({
+      words: factsOfDocument(document).name,
+      request: { document, machine: id },
+    })),
     ...standing.years.toReversed().map(({ year, chronic }) => ({
       words: `Lost in ${String(year)}${chronic ? ': report due' : ''}`,
       request: { document: 'chronicReport' as const, machine: id, year },
