@@ -6,6 +6,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect, test } from '@playwright/test';
 import { STEPS } from '../src/core/visit/steps';
 import { addMachine, logGas, sheet, writeAs } from './steps';
+import { thumb } from './thumb';
 import { beginVisit } from './visitSteps';
 
 test.beforeEach(async ({ page }) => {
@@ -24,62 +25,14 @@ test('no step opens longer than two screens, half of them no longer than one and
   for (const step of STEPS) {
     await page.goto(`${VISIT}/${step}`);
     await page.getByRole('navigation', { name: 'Step before and step after' }).waitFor();
-    // What is fetched on opening has come when the height stands still.
-    let before = -1;
-    await expect
-      .poll(async () => {
-        const height = await page.evaluate(() => document.documentElement.scrollHeight);
-        const still = height === before;
-        before = height;
-        return still;
-      })
-      .toBe(true);
-    const screens = before / 844;
+    await expect(page.locator('main')).toHaveAttribute('aria-busy', 'false');
+    const screens = (await page.evaluate(() => document.documentElement.scrollHeight)) / 844;
     expect(screens, step).toBeLessThanOrEqual(LONGEST);
     lengths.push(screens);
     info(`${step}: ${screens.toFixed(2)} screens`);
   }
   expect(lengths.filter((each) => each <= SHORT).length).toBeGreaterThanOrEqual(STEPS.length / 2);
 });
-
-/** Touches a button and counts it; keys of the keypad are touches too. */
-function hands(page: Page) {
-  let touches = 0;
-  const tap = async (locator: ReturnType<Page['locator']>) => {
-    touches += 1;
-    await locator.tap();
-  };
-  return {
-    touches: () => touches,
-    tap,
-    button: (name: string | RegExp) =>
-      tap(page.getByRole('button', typeof name === 'string' ? { name, exact: true } : { name }).last()),
-    /** By the phone's own keys: each is a touch. */
-    type: async (field: ReturnType<Page['locator']>, text: string) => {
-      await tap(field);
-      await page.keyboard.type(text);
-      touches += text.length;
-    },
-    /** A list is opened and chosen from: two touches. */
-    pick: async (name: string, label: string) => {
-      const list = page.getByRole('combobox', { name });
-      await tap(list);
-      touches += 1;
-      await list.selectOption({ label });
-    },
-    /** Keys, one after the other, then the confirmation. */
-    keys: async (figures: string, confirm: string | RegExp) => {
-      const pad = sheet(page);
-      for (const key of figures)
-        await tap(
-          key === '-'
-            ? pad.getByRole('button', { name: 'Below zero, or above' })
-            : pad.getByRole('button', { name: key, exact: true }),
-        );
-      await tap(pad.getByRole('button', { name: confirm, exact: true }));
-    },
-  };
-}
 
 test('six readings in a run of the thumb, and a whole visit with one leak: touches as the handbook allows @phone', async ({
   page,
@@ -92,7 +45,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   });
   await logGas(page, { amount: '22 lb', on: '2025-11-23', reason: 'Commissioning' });
   await beginVisit(page);
-  const hand = hands(page);
+  const hand = thumb(page);
   const next = async (step: string) => {
     const heading = page.getByRole('heading', { level: 1, name: step });
     // A browser that stands still between touch and release takes it for a long press: it is touched again, and counted.
@@ -107,7 +60,7 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   };
   await next('Arrive');
   await next('Read');
-  const before = hand.touches();
+  const before = hand.counted.touches;
   await hand.button('Read on: suction pressure');
   const round = [
     ['4', 'Next: head pressure'],
@@ -119,8 +72,8 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   ] as const;
   for (const [figures, confirm] of round) await hand.keys(figures, confirm);
   await expect(sheet(page)).toBeHidden();
-  expect(hand.touches() - before).toBeLessThanOrEqual(32);
-  info(`${String(hand.touches() - before)} touches for six readings`);
+  expect(hand.counted.touches - before).toBeLessThanOrEqual(32);
+  info(`${String(hand.counted.touches - before)} touches for six readings`);
   await expect(sheet(page)).toBeHidden();
   // What they amount to is computed: 63 °F above −5 °F, 11 °F below 85 °F.
   const drawn = page.getByRole('group', { name: /^The machine/ });
@@ -193,14 +146,54 @@ test('six readings in a run of the thumb, and a whole visit with one leak: touch
   await page.getByLabel('Nobody could sign, because').fill('the shop had closed');
   await hand.button('Hand over');
   await expect(page.getByText('Handed over to', { exact: false })).toBeVisible();
-  expect(hand.touches()).toBeLessThanOrEqual(110);
-  info(`${String(hand.touches())} touches from arriving to handing over`);
+  expect(hand.counted.touches).toBeLessThanOrEqual(110);
+  info(`${String(hand.counted.touches)} touches from arriving to handing over`);
 
   // Nothing was typed twice, and the paper says it in the order of time.
   const paper = page.getByRole('article', { name: 'Service record' });
   await expect(paper).toContainText('first test passed');
   await page.goto(address);
   await expect(page.getByRole('region', { name: 'Where it leaked' })).toContainText('Flare nut');
+});
+
+test('pumped down, three portions, one of them not weighed, a vacuum held: each saved at the first try, each refusal in sight @phone', async ({
+  page,
+}) => {
+  await addMachine(page, {
+    site: 'By thumb',
+    name: 'Cooler by thumb',
+    refrigerant: 'R-134a',
+    charge: '22 lb',
+  });
+  await beginVisit(page);
+  const hand = thumb(page);
+  const at = (step: string) => page.goto(page.url().replace(/[a-z]+$/, step));
+  const written = page.getByRole('group', { name: 'Written in this visit' });
+
+  await at('isolate');
+  await hand.tap(page.getByRole('radio', { name: 'Pumped down', exact: true }));
+  const isolated = page.getByRole('list', { name: 'Written: How it was isolated' });
+  expect(await hand.save('Save how it was isolated', isolated)).toEqual([]);
+
+  await at('charge');
+  const amount = page.getByLabel('Amount', { exact: true });
+  await hand.type(amount, '2 lb');
+  expect(await hand.save('Write it down', written.getByText('2 lb, top-off'))).toEqual([]);
+  await hand.type(amount, '1 lb 4 oz');
+  expect(await hand.save('Write it down', written.getByText('2 portions, 3 lb 4 oz in all'))).toEqual([]);
+  await hand.tap(page.getByLabel('Not weighed'));
+  const third = written.getByText('3 portions, 3 lb 4 oz in all, and 1 not weighed');
+  expect((await hand.save('Write it down', third)).join()).toContain('Say why nobody weighed');
+  await hand.type(page.getByLabel('Why not'), 'scale flat');
+  expect(await hand.save('Write it down', third)).toEqual([]);
+
+  await at('evacuate');
+  const vacuum = page.getByRole('form', { name: 'Vacuum' });
+  await hand.type(vacuum.getByLabel('Lowest reading', { exact: true }), '480');
+  await hand.tap(page.getByRole('radio', { name: 'held after the pump was shut off', exact: true }));
+  await hand.type(vacuum.getByLabel('Where it stood then', { exact: true }), '520');
+  expect(await hand.save('Keep the vacuum', page.getByRole('list', { name: 'Written: Vacuum' }))).toEqual([]);
+  info(`${String(hand.counted.touches)} touches for an isolation, three portions and a vacuum`);
 });
 
 const info = (description: string) => test.info().annotations.push({ type: 'measured', description });

@@ -50,9 +50,6 @@ export async function unfold(within: Page | Locator, title: string): Promise<voi
   if ((await fold.getAttribute('open')) === null) await fold.locator('summary').first().click();
 }
 
-/** so soon after it was saved the keypad has gone on */
-const SETTLED_MS = 120;
-
 /** Whether the first of the two is what came. */
 async function shown(first: Locator, second: Locator): Promise<boolean> {
   await first.or(second).first().waitFor();
@@ -88,16 +85,11 @@ export async function read(page: Page, readings: Record<string, string>): Promis
         .last()
         .click();
     } else await word.click();
-    // Saved: now the next place of the round comes, or the keypad is gone and stays away.
+    // Saved: now the next place of the round stands there, or the keypad is gone.
     await answered;
-    await page.waitForTimeout(SETTLED_MS);
-    await expect(async () => {
-      if (await pad.isVisible()) {
-        await expect(figure).toBeHidden({ timeout: 500 });
-        await pad.getByRole('button', { name: 'Close' }).click({ timeout: 500 });
-      }
-      await expect(pad).toBeHidden({ timeout: 500 });
-    }).toPass();
+    await expect(page.getByRole('dialog', { name: place, exact: true })).toBeHidden();
+    if (await pad.isVisible()) await pad.getByRole('button', { name: 'Close' }).click();
+    await expect(pad).toBeHidden();
   }
 }
 

@@ -1,5 +1,6 @@
 /** A save that is refused goes to what is wrong first: it opens the fold that holds it, and brings it into sight. */
 import { useEffect, useId, useState } from 'react';
+import { hush } from '../data/device/messages';
 
 export interface Refusal {
   /** id of the form around the fields */
@@ -21,7 +22,10 @@ export function useRefusal(): Refusal {
   return {
     form,
     tried: tries > 0,
-    try: () => setTries((before) => before + 1),
+    try: () => {
+      hush();
+      setTries((before) => before + 1);
+    },
     settle: () => setTries(0),
   };
 }

@@ -27,7 +27,7 @@ export function Dialog({
           <header className="rule-b flex items-start gap-3 px-4 py-3 sm:px-6">
             <div className="min-w-0 flex-1">
               <Radix.Title className="text-xl font-bold">{title}</Radix.Title>
-              {subtitle && <p className="truncate text-soft">{subtitle}</p>}
+              {subtitle && <p className="break-words text-soft">{subtitle}</p>}
             </div>
             <Radix.Close
               className="flex size-11 shrink-0 cursor-pointer items-center justify-center"

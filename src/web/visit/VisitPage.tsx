@@ -1,4 +1,5 @@
 /** A visit: the strip of steps at the left, the step's tool in the middle, the clipboard at the right. */
+import { useIsFetching } from '@tanstack/react-query';
 import { useLayoutEffect, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { Link, useParams } from 'react-router';
@@ -49,6 +50,8 @@ function Laid() {
   const { appliance, site } = view.machine;
   const { present } = view.standing;
   const StepScreen = STEP_SCREENS[step];
+  // What is fetched again in the background is there already.
+  const waits = useIsFetching({ predicate: ({ state }) => state.data === undefined }) > 0;
   // The next step begins at its top, wherever the last one was left.
   useLayoutEffect(() => {
     window.scrollTo(0, 0);
@@ -60,7 +63,10 @@ function Laid() {
           <Strip />
         </div>
       </div>
-      <main className="min-w-0 px-4 pb-[4.1rem] pt-2 sm:px-7 lg:pb-0 lg:pt-4 [&_section.mb-8]:mb-3">
+      <main
+        aria-busy={waits}
+        className="min-w-0 px-4 pb-[4.1rem] pt-2 sm:px-7 lg:pb-0 lg:pt-4 [&_section.mb-8]:mb-3"
+      >
         <Machines at="top" />
         <header className="flex items-center justify-between gap-x-3">
           <p className="min-w-0 leading-tight">

@@ -1,6 +1,6 @@
 /** One message at a time: what was done goes by itself, what failed stays until somebody takes it away. */
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { say, sayWrong, shownMessage, takeAway } from './messages';
+import { hush, say, sayWrong, shownMessage, takeAway } from './messages';
 
 beforeEach(() => void vi.useFakeTimers());
 afterEach(() => {
@@ -32,5 +32,14 @@ describe('a message', () => {
     say('Second.');
     takeAway(first);
     expect(shownMessage()?.words).toBe('Second.');
+  });
+
+  it('that something was saved is past once another thing is tried; that something failed is not', () => {
+    say('Saved.');
+    hush();
+    expect(shownMessage()).toBeNull();
+    sayWrong('Not undone');
+    hush();
+    expect(shownMessage()?.words).toBe('Not undone');
   });
 });

@@ -30,6 +30,11 @@ export function takeAway(id: number): void {
   if (shown?.id === id) show(null);
 }
 
+/** Something new is tried: what went well before it is past, and covers nothing. */
+export const hush = (): void => {
+  if (shown && !shown.wrong) show(null);
+};
+
 /** Says it in place of what was said before. */
 export const say = (words: string, { wrong = false, action = null }: Said = {}): void =>
   show({ id: (count += 1), words, wrong, action });
