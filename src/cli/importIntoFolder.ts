@@ -30,7 +30,7 @@ export async function folderTarget(
   const known = knownStore(services.database.db, clock);
   return {
     plan: {
-      packs: await services.judging.currentPacks(),
+      packs: await services.keeper.currentPacks(),
       known: (sheets) => knownOfStore(known, sheets),
       knownMachines: (ids) => knownOfStore(known, [], ids),
       present: known.present,

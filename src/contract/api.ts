@@ -16,7 +16,7 @@ import type { Day } from '../core/quantity/day';
 import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/diagnosis/leakingMachine';
 import { OBLIGATION_KINDS, type Why } from '../core/rules/obligation';
-import { type Rod } from '../core/rules/summary';
+import { type HeadroomSummary } from '../core/rules/summary';
 import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
 import { instrumentRow } from '../core/visit/instrument';
 import { massSystem } from './machines';
@@ -86,7 +86,7 @@ export const dueRow = z.object({
   /** today at the site */
   today: calendarDate,
   massSystem,
-  rod: z.custom<Rod>((value) => typeof value === 'object' && value !== null),
+  rod: z.custom<HeadroomSummary>((value) => typeof value === 'object' && value !== null),
 });
 export type DueRow = z.infer<typeof dueRow>;
 export const dueQuery = z.object({ site: id.optional(), after: place, limit: limitOf(30, 100) });

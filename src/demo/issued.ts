@@ -5,11 +5,11 @@ import type { Services } from '../server/services';
 
 const BY = 'odalys';
 
-export async function issueStory({ issuing, judging, store, appending }: Services): Promise<void> {
+export async function issueStory({ issuing, keeper, store, appending }: Services): Promise<void> {
   const placed = await store.placed('rack-b');
   if (!placed) return;
   const entries = await store.entriesBearingOn('rack-b');
-  const { cases } = await judging.standingOf(placed.appliance, placed.site, entries);
+  const { cases } = await keeper.standingOf(placed.appliance, placed.site, entries);
   const open = cases.find(({ state }) => state === 'open');
   const killed = new Set(entries.flatMap(({ supersedes }) => supersedes ?? []));
   const gas = entries.findLast((entry) => entry.kind === 'refrigerantAdded' && !killed.has(entry.id));

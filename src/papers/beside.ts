@@ -13,7 +13,7 @@ import type { Standing } from '../core/rules/standing';
 import { type Fact, NOT_RECORDED } from './paper';
 
 /** What stands beside a machine and its entries. */
-export interface Beside {
+export interface PaperContext {
   company: Company | null;
   owner: Owner | null;
   people: readonly Person[];
@@ -75,7 +75,10 @@ const signsFor = (owner: Owner | null): Fact[] => {
 };
 
 /** Owner, site, contractor. */
-export function partyFacts({ machine: { site } }: Pick<FoldedMachine, 'machine'>, beside: Beside): Fact[] {
+export function partyFacts(
+  { machine: { site } }: Pick<FoldedMachine, 'machine'>,
+  beside: PaperContext,
+): Fact[] {
   return [
     ['Owner', partyWords(beside.owner)],
     ['Site', joined(site.name, site.address ?? 'address not recorded', site.country)],

@@ -3,7 +3,7 @@ import type { Entry } from '../core/logbook/entry';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle } from '../record/sentence';
 import { instantAtSite } from '../words/dates';
-import { type Beside, personName } from './beside';
+import { type PaperContext, personName } from './beside';
 import { said } from './lines';
 import { type Block, type Line, linesOf } from './paper';
 
@@ -26,7 +26,7 @@ export function correctionsOf(entries: readonly Entry[], tells: (entry: Entry) =
 export function correctionLine(
   { entry, target }: Correction,
   view: FoldedMachine,
-  beside: Beside,
+  beside: PaperContext,
 ): Line & { label: string } {
   const told = (each: Entry): string =>
     [entryTitle(each).toLowerCase(), said(each, view), each.note && `“${each.note}”`]
@@ -47,7 +47,7 @@ export function correctionsBlock(
   title: string,
   corrections: readonly Correction[],
   view: FoldedMachine,
-  beside: Beside,
+  beside: PaperContext,
 ): Block | null {
   return corrections.length === 0
     ? null

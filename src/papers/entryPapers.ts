@@ -9,7 +9,7 @@ import { PACK_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 import { methodWords } from '../words/leaks';
 import { leaksWords, partWordsOf } from '../words/names';
-import { type Beside, machineFacts, packVersionWords, partyFacts, personFacts } from './beside';
+import { type PaperContext, machineFacts, packVersionWords, partyFacts, personFacts } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { datesTable } from './leakRepairFile';
 import { besides, datedLine } from './lines';
@@ -34,7 +34,7 @@ type OfEntry = EntryOf<'leakInspection' | 'extension' | 'planFiled'>;
 function frame(
   view: FoldedMachine,
   entry: OfEntry,
-  beside: Beside,
+  beside: PaperContext,
   paper: { title: string; blocks: readonly (Block | null)[] },
 ): Paper {
   const { machine } = view;
@@ -54,7 +54,11 @@ function frame(
   };
 }
 
-export function inspection(view: FoldedMachine, entry: EntryOf<'leakInspection'>, beside: Beside): Paper {
+export function inspection(
+  view: FoldedMachine,
+  entry: EntryOf<'leakInspection'>,
+  beside: PaperContext,
+): Paper {
   const { names, standing } = view;
   const ids = entry.leaksFound ?? [];
   const stories = leakStories(standing.history.entries, standing.leaks, names.leaks).filter(
@@ -138,7 +142,7 @@ const GROUND = {
   radiological: 'radiological ground',
 } as const;
 
-export function extension(view: FoldedMachine, entry: EntryOf<'extension'>, beside: Beside): Paper {
+export function extension(view: FoldedMachine, entry: EntryOf<'extension'>, beside: PaperContext): Paper {
   const cases = casesOn(view, dayOf(entry.on), entry.pack);
   const work = view.standing.history.entries.filter(
     ({ entry: each, day }) =>
@@ -187,7 +191,7 @@ export const PLAN_ASKS = {
 export function plan(
   view: FoldedMachine,
   entry: EntryOf<'planFiled'>,
-  beside: Beside,
+  beside: PaperContext,
   answers: Answers,
 ): Paper {
   const cases = casesOn(view, dayOf(entry.on), entry.pack);

@@ -8,7 +8,7 @@ import { FULL_CHARGE_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 import { lossShareWords, lossUnknownWords, lossWords } from '../words/yearLoss';
 import { massWords } from '../words/weights';
-import { type Beside, machineFacts, partyFacts, personFacts, personName } from './beside';
+import { type PaperContext, machineFacts, partyFacts, personFacts, personName } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { besidesInCell, datedLine } from './lines';
 import { additionsTable } from './machineRecord';
@@ -17,7 +17,7 @@ import type { Entry } from '../core/logbook/entry';
 
 function frame(
   view: FoldedMachine,
-  beside: Beside,
+  beside: PaperContext,
   tells: (entry: Entry) => boolean,
   paper: { title: string; about: string; blocks: readonly (Block | null)[] },
 ): Paper {
@@ -51,7 +51,7 @@ function asWritten(mass: Mass, system: MassSystem): string {
 }
 
 /** Every determination, with method, author and evidence; the last is in force. */
-export function fullCharge(view: FoldedMachine, beside: Beside): Paper {
+export function fullCharge(view: FoldedMachine, beside: PaperContext): Paper {
   const { standing, system } = view;
   const { fullCharges } = standing.history;
   return frame(view, beside, ({ kind }) => kind === 'fullChargeSet', {
@@ -88,7 +88,7 @@ const isSeasonal = (entry: Entry): boolean =>
   (entry.kind === 'refrigerantAdded' || entry.kind === 'refrigerantRecovered') && entry.reason === 'seasonal';
 
 /** What was taken out and put back with the seasons, and what is still out. */
-export function seasonalMoves(view: FoldedMachine, beside: Beside): Paper {
+export function seasonalMoves(view: FoldedMachine, beside: PaperContext): Paper {
   const { standing, system } = view;
   const moves = standing.history.gas.filter(({ entry }) => isSeasonal(entry));
   const out: Line[] = standing.balances.seasonal.map(({ day, grams: left }) => ({
@@ -130,7 +130,7 @@ export function seasonalMoves(view: FoldedMachine, beside: Beside): Paper {
 }
 
 /** A year in which a machine lost 125 % of its charge or more: every addition, the sum, and what was done about it. */
-export function chronicReport(view: FoldedMachine, year: number, beside: Beside): Paper {
+export function chronicReport(view: FoldedMachine, year: number, beside: PaperContext): Paper {
   const { standing, system } = view;
   const of = standing.years.find((each) => each.year === year);
   const [from, to] = [dayText(newYearsDay(year)), dayText(newYearsDay(year + 1))];

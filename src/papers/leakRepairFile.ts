@@ -26,7 +26,14 @@ import { leaksWords } from '../words/names';
 import { rateWords } from '../words/rod';
 import { annualizingWorking, rollingWorking } from '../words/working';
 import { whyWords } from '../words/why';
-import { type Beside, machineFacts, packVersionWords, partyFacts, personFacts, personName } from './beside';
+import {
+  type PaperContext,
+  machineFacts,
+  packVersionWords,
+  partyFacts,
+  personFacts,
+  personName,
+} from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { datedLine, saysMore } from './lines';
 import {
@@ -45,7 +52,7 @@ import { drawingOf } from './pictureBlocks';
 /** A paper reads no six decimals. */
 const DECIMALS = 1;
 
-export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside: Beside): Paper {
+export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside: PaperContext): Paper {
   const { machine, standing, names } = view;
   const { pack, openedOn, leaks } = found.case;
   const own = standing.history.entries.filter(({ entry, day }) => belongsToCase(entry, day, found));
@@ -158,7 +165,11 @@ function leakRow(leak: Leak, { names }: FoldedMachine, stories: readonly LeakSto
 const STAGE = { initial: 'first test', followUp: 'second test' } as const;
 const RESULT = { pass: 'passed', fail: 'failed' } as const;
 
-export const testsTable = (tests: readonly DatedEntry[], { names }: FoldedMachine, beside: Beside): Content =>
+export const testsTable = (
+  tests: readonly DatedEntry[],
+  { names }: FoldedMachine,
+  beside: PaperContext,
+): Content =>
   tableOr(
     'No test is recorded.',
     'Verification tests',
@@ -183,7 +194,11 @@ export const testsTable = (tests: readonly DatedEntry[], { names }: FoldedMachin
   );
 
 /** What a test says that no column holds: minutes, valves, notes, what is attached. */
-function besidesTests(tests: readonly DatedEntry[], view: FoldedMachine, beside: Beside): Content | null {
+function besidesTests(
+  tests: readonly DatedEntry[],
+  view: FoldedMachine,
+  beside: PaperContext,
+): Content | null {
   const more = tests.filter(({ entry }) => saysMore(entry) || 'x-conditions' in entry);
   return more.length === 0
     ? null

@@ -6,7 +6,7 @@ import { dateWords } from '../words/dates';
 import { weakWords } from '../words/leaks';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle, sentenceOf } from '../record/sentence';
-import { type Beside, personName } from './beside';
+import { type PaperContext, personName } from './beside';
 import { type Line, NOT_RECORDED } from './paper';
 import { countWords } from '../words/counts';
 
@@ -52,7 +52,7 @@ export function entryLine(entry: Entry, view: Of, running?: Running): Line {
 }
 
 /** The same with its day and who did it. */
-export function datedLine(entry: Entry, view: Of, beside: Pick<Beside, 'people'>): Line {
+export function datedLine(entry: Entry, view: Of, beside: Pick<PaperContext, 'people'>): Line {
   const { label, words } = entryLine(entry, view);
   return {
     label: dateWords(entry.on),
@@ -62,7 +62,7 @@ export function datedLine(entry: Entry, view: Of, beside: Pick<Beside, 'people'>
 
 /** Rows of a table of entries: day, what, by whom, note. */
 export const ENTRY_HEAD = ['Day', 'What', 'By', 'Note'] as const;
-export const entryRow = ({ entry }: DatedEntry, view: Of, beside: Pick<Beside, 'people'>): string[] => [
+export const entryRow = ({ entry }: DatedEntry, view: Of, beside: Pick<PaperContext, 'people'>): string[] => [
   dateWords(entry.on),
   [entryTitle(entry), said(entry, view)].filter(Boolean).join(': '),
   personName(beside.people, entry.by),

@@ -27,7 +27,7 @@ import {
 import { dateWords, dayWords } from '../words/dates';
 import { gapWords } from '../words/gaps';
 import { exceedsWords, limitWords, percentText, rateFigure, unjudgedSentence } from '../words/rod';
-import { type Beside, machineFacts, partyFacts, personFacts } from './beside';
+import { type PaperContext, machineFacts, partyFacts, personFacts } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { ENTRY_HEAD, entryRow } from './lines';
 import { type Block, type Content, type Fact, type Paper, linesOf, present, tableOr, words } from './paper';
@@ -63,7 +63,7 @@ const periodWords = ({ from, to }: Period): string =>
     ? 'all that is on record'
     : `${from === null ? 'from the beginning' : dayWords(from)} to ${to === null ? 'now' : dayWords(to)}`;
 
-export function machineRecord(view: FoldedMachine, beside: Beside, period: Period = WHOLE): Paper {
+export function machineRecord(view: FoldedMachine, beside: PaperContext, period: Period = WHOLE): Paper {
   const { machine, standing, today, system } = view;
   const { present: now, history } = standing;
   const inPeriod = history.entries.filter(({ day }) => within(period, day));

@@ -6,7 +6,7 @@ import { type Day, dayText } from '../core/quantity/day';
 import { unitSystemOf } from '../core/rules/massSystem';
 import type { Packs } from '../core/rules/packs/shipped';
 import type { FoldedMachine, MachineRows } from '../record/foldedMachine';
-import type { Beside } from './beside';
+import type { PaperContext } from './beside';
 import { correctionLine } from './corrections';
 import type { Answers } from './entryPapers';
 import type { Paper } from './paper';
@@ -27,7 +27,7 @@ export interface Records {
   today(timezone: string): Day;
 }
 
-export interface Made {
+export interface MadeDocument {
   request: PaperRequest;
   papers: readonly Paper[];
   /** all that they were made from: rows and entries as they stood */
@@ -50,9 +50,9 @@ export const made = (
   request: PaperRequest,
   papers: readonly Paper[],
   views: readonly FoldedMachine[],
-  beside: Beside,
+  beside: PaperContext,
   answers: Answers,
-): Made => {
+): MadeDocument => {
   const { company, owner, people } = beside;
   const rows = views.map(({ machine }) => machine);
   const writers = new Set(rows.flatMap(({ entries }) => entries.map((entry) => entry.by)));
@@ -75,7 +75,7 @@ export const made = (
   };
 };
 
-function changesSince(view: FoldedMachine, instant: string, beside: Beside): string[] {
+function changesSince(view: FoldedMachine, instant: string, beside: PaperContext): string[] {
   const byId = new Map(view.machine.entries.map((entry) => [entry.id, entry]));
   return view.machine.entries
     .filter((entry) => isAfter(entry, instant))

@@ -14,27 +14,27 @@ import { type FoldedMachine, type MachineRows, foldedMachine } from '../record/f
 import { PACK_WORDS } from '../words/codes';
 import { dateWords } from '../words/dates';
 import { cylindersIn } from '../words/names';
-import type { Beside } from './beside';
+import type { PaperContext } from './beside';
 import { type Answers, PLAN_ASKS, extension, inspection, plan } from './entryPapers';
 import { chronicReport, fullCharge, seasonalMoves } from './gasPapers';
 import { leakRepairFile } from './leakRepairFile';
 import { WHOLE, machineRecord } from './machineRecord';
-import { type Made, type Records, isAfter, made } from './made';
+import { type MadeDocument, type Records, isAfter, made } from './made';
 import type { Paper } from './paper';
 import { serviceRecord } from './serviceRecord';
 import { type MachineYear, machineYear, yearlyReport } from './yearlyReport';
 import { countWords } from '../words/counts';
 
-type Outcome = Result<Made, string>;
+type Outcome = Result<MadeDocument, string>;
 
 /** A document of one machine: what it is made from. */
-interface Asked {
+interface MakerInput {
   request: PaperRequest;
   view: FoldedMachine;
-  beside: Beside;
+  beside: PaperContext;
   answers: Answers;
 }
-type OfMachine = (asked: Asked) => Result<Paper, string>;
+type OfMachine = (asked: MakerInput) => Result<Paper, string>;
 type OfRecords = (request: PaperRequest, records: Records) => Promise<Outcome>;
 
 /** A document that is made from one entry of a kind. */
@@ -42,7 +42,7 @@ const ofEntry =
   <Kind extends EntryKind>(
     kind: Kind,
     name: string,
-    make: (entry: EntryOf<Kind>, asked: Asked) => Paper,
+    make: (entry: EntryOf<Kind>, asked: MakerInput) => Paper,
   ): OfMachine =>
   (asked) => {
     const { entries } = asked.view.standing.history;
@@ -153,7 +153,7 @@ async function besideOf(
   { machine: { site }, standing }: FoldedMachine,
   records: Records,
   day: Day,
-): Promise<Beside> {
+): Promise<PaperContext> {
   const gas = standing.present.refrigerant;
   const owner = ownerOn(site, day);
   return {
@@ -172,7 +172,7 @@ async function serviceRecords(request: PaperRequest, records: Records): Promise<
   );
   const papers: Paper[] = [];
   const all: FoldedMachine[] = [];
-  let last: Beside | null = null;
+  let last: PaperContext | null = null;
   for (const id of ids) {
     const rows = await records.machine(id);
     if (!rows) continue;

@@ -25,7 +25,7 @@ import { packsWords } from '../words/duties';
 import { LEAK_STATE_WORDS, leakLine } from '../words/leaks';
 import { rateWords, unjudgedSentence } from '../words/rod';
 import { gasSumWords } from '../words/weights';
-import { type Beside, machineFacts, partyFacts, personFacts } from './beside';
+import { type PaperContext, machineFacts, partyFacts, personFacts } from './beside';
 import { correctionsBlock } from './corrections';
 import { entryLine } from './lines';
 import { type Block, type Line, NOT_RECORDED, type Paper, absent, linesOf, present } from './paper';
@@ -33,18 +33,18 @@ import { drawnLeaks, photosBlock, signatureBlock } from './pictureBlocks';
 import { readingsBlock } from './readingsBlock';
 import { countWords } from '../words/counts';
 
-interface Told {
+interface VisitContext {
   view: FoldedMachine;
   record: VisitRecord;
   leaks: readonly LeakStory[];
   running: Running;
 }
 
-export function serviceRecord(view: FoldedMachine, visitId: string, beside: Beside): Paper {
+export function serviceRecord(view: FoldedMachine, visitId: string, beside: PaperContext): Paper {
   const { machine, standing, names } = view;
   const { entries } = standing.history;
   const record = visitRecord(entries, visitId);
-  const told: Told = {
+  const told: VisitContext = {
     view,
     record,
     leaks: leakStories(entries, standing.leaks, names.leaks),
@@ -107,7 +107,7 @@ function rateFact({ standing }: FoldedMachine): string {
 }
 
 /** `but`: notes that stand on the paper elsewhere. */
-function blockLines({ view, record, running }: Told, of: PaperBlock, but?: NoteName): Line[] {
+function blockLines({ view, record, running }: VisitContext, of: PaperBlock, but?: NoteName): Line[] {
   return record.entries
     .map(({ entry }) => entry)
     .filter((entry) => blockOf(entry) === of && (but === undefined || recordOf(entry).note !== but))
@@ -115,7 +115,7 @@ function blockLines({ view, record, running }: Told, of: PaperBlock, but?: NoteN
 }
 
 /** What was looked at: inspections, stains, hits and what was left out; parts where nothing was are a number. */
-function searched({ view, record }: Told): Block | null {
+function searched({ view, record }: VisitContext): Block | null {
   const entries = record.entries.map(({ entry }) => entry).filter((entry) => blockOf(entry) === 'searched');
   if (entries.length === 0) return null;
   const clean = entries.filter(isCleanSpot).length;
@@ -126,7 +126,7 @@ function searched({ view, record }: Told): Block | null {
   ]);
 }
 
-function leaksTold({ leaks, record }: Told, visitId: string): Block {
+function leaksTold({ leaks, record }: VisitContext, visitId: string): Block {
   const ofVisit = leaks.filter(
     (leak) =>
       leak.visitId === visitId ||
@@ -153,7 +153,7 @@ function leaksTold({ leaks, record }: Told, visitId: string): Block {
   return block('Leaks', lines, looked ? { words: 'none found' } : absent());
 }
 
-function gasBlock(told: Told): Block {
+function gasBlock(told: VisitContext): Block {
   const { record, view } = told;
   const { added, recovered, released } = gasOfVisit(record.entries);
   const all = notesOf(record.entries, 'isolation').some(({ note }) => note.way === 'recoverAll');
@@ -171,12 +171,12 @@ function gasBlock(told: Told): Block {
 }
 
 /** Where this visit did it otherwise than we do, and why. */
-function waysOfWorking(told: Told): Block | null {
+function waysOfWorking(told: VisitContext): Block | null {
   const lines = blockLines(told, 'ways');
   return lines.length > 0 ? block('Ways of working', lines) : null;
 }
 
-function leftBehind(told: Told): Block {
+function leftBehind(told: VisitContext): Block {
   const shut = shutValves(told.view.standing.history.entries).map((valve): Line => ({
     words: `${valve.valve} stands shut${valve.leftShut ? `: ${valve.leftShut}` : ''}${valve.ofCompressor ? '. Do not start' : ''}`,
     weight: 'strong',
@@ -186,7 +186,7 @@ function leftBehind(told: Told): Block {
 
 const DUE_SHOWN = 6;
 
-function dueNow({ view: { standing, today, system } }: Told): Block {
+function dueNow({ view: { standing, today, system } }: VisitContext): Block {
   const open = mergedObligations(openObligations(standing.obligations));
   const cannot = unjudged(standing);
   const lines: Line[] = [

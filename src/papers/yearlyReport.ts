@@ -12,7 +12,7 @@ import { PACK_WORDS } from '../words/codes';
 import { dayWords } from '../words/dates';
 import { rateFigure } from '../words/rod';
 import { lossShareWords } from '../words/yearLoss';
-import { type Beside, packVersionWords } from './beside';
+import { type PaperContext, packVersionWords } from './beside';
 import { type Paper, linesOf, present, tableOr } from './paper';
 import { timesWords } from '../words/counts';
 
@@ -130,7 +130,7 @@ export function yearlyReport(
   year: number,
   asOf: Day,
   machines: readonly MachineYear[],
-  beside: Pick<Beside, 'company' | 'owner'>,
+  beside: Pick<PaperContext, 'company' | 'owner'>,
 ): Paper {
   const count = (of: (each: MachineYear) => boolean): number => machines.filter(of).length;
   const complete = civil(asOf).year > year;

@@ -28,19 +28,20 @@ const ASKED: { readonly [Key in keyof Conditions]-?: Field } = {
 };
 type Method = (typeof TEST_METHODS)[number];
 
-type Asked = typeof ASKED;
+type ConditionFields = typeof ASKED;
 
-const beside = (change: (key: string, field: Field) => Field): Asked =>
+const beside = (change: (key: string, field: Field) => Field): ConditionFields =>
   Object.fromEntries(
     Object.entries(ASKED).map(([key, field]) => [key, { ...change(key, field), elsewhere: true }]),
-  ) as Asked;
+  ) as ConditionFields;
 
 /** Of these a legal test has fields of its own: what stands beside it is said only where its own is empty. */
 const OWN_OF_A_LEGAL_TEST = ['section', 'testGas', 'atJoint', 'method'];
 
-export const besideLegalTest: Asked = beside((key, field) =>
+export const besideLegalTest: ConditionFields = beside((key, field) =>
   OWN_OF_A_LEGAL_TEST.includes(key) ? { ...field, unlessSaidBy: key } : field,
 );
 
 /** `asked`: whether the form of the entry asks them, or a calculator or a test gave them. */
-export const conditionFields = (asked: boolean): Asked => (asked ? ASKED : beside((_, field) => field));
+export const conditionFields = (asked: boolean): ConditionFields =>
+  asked ? ASKED : beside((_, field) => field);

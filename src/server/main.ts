@@ -17,7 +17,7 @@ const totalMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? PATIENCE.totalMs);
 
 const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), { ...PATIENCE, totalMs });
 const turnOver = () => {
-  services.judging.turning.turnOver().catch((problem: unknown) => console.error(problem));
+  services.keeper.turning.turnOver().catch((problem: unknown) => console.error(problem));
 };
 /** Other names under which it is reached, such as that of a proxy before it. */
 const hosts = (process.env['ABACUS_HOSTS'] ?? '')

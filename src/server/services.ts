@@ -40,7 +40,7 @@ export interface Services {
   database: Database;
   store: Store;
   standings: Standings;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   recent: RecentMachines;
   rows: Rows;
   appending: Appending;
@@ -61,8 +61,8 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
   const store = new Store(database.db);
   const standings = new Standings(database.db);
   const recent = new RecentMachines();
-  const judging = new StandingKeeper(database, store, standings, clock, recent);
-  const rows = new Rows(database, store, judging, recent, clock);
+  const keeper = new StandingKeeper(database, store, standings, clock, recent);
+  const rows = new Rows(database, store, keeper, recent, clock);
   const photos = new Photos(attachmentsOf(url));
   const imports = new ImportStore(database.db);
   const issued = new IssuedStore(database.db);
@@ -71,21 +71,21 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     store,
     imports,
     beside: new BesideRows(store, issued),
-    carrying: new CarryingOut(database, store, standings, judging, recent),
-    judging,
+    carrying: new CarryingOut(database, store, standings, keeper, recent),
+    keeper,
     files: attachmentsOf(url),
     clock,
   });
   const importing = new Importing({
     database,
-    judging,
+    keeper,
     imports,
     writing: importWriting,
     clock,
     folder: incomingOf(url),
   });
-  const board = new Board(store, new Lists(database.db), new MachineList(database.db), judging, clock);
-  const opened = { database, store, standings, judging, clock };
+  const board = new Board(store, new Lists(database.db), new MachineList(database.db), keeper, clock);
+  const opened = { database, store, standings, keeper, clock };
   await placeAsTheyStand(opened);
   await sealAsTheyStand(opened);
   await importing.open();
@@ -93,19 +93,19 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     database,
     store,
     standings,
-    judging,
+    keeper,
     recent,
     rows,
-    appending: new Appending({ database, store, judging, rows, recent, photos, clock }),
+    appending: new Appending({ database, store, keeper, rows, recent, photos, clock }),
     board,
     calendars: new Calendars(database, store, new FeedStore(database.db), board, clock),
-    labels: new LabelPrinting(store, judging),
+    labels: new LabelPrinting(store, keeper),
     photos,
     issuing: new Issuing({
       database,
       store,
       issued,
-      judging,
+      keeper,
       rows,
       photos,
       clock,
@@ -116,7 +116,7 @@ export async function openServices(url: string, clock: Clock, patience?: Patienc
     importWriting,
     close: async () => {
       await importing.close();
-      await judging.close();
+      await keeper.close();
       await database.close();
     },
   };

@@ -4,7 +4,7 @@
 export type Settles = 'value' | 'dates' | 'decimal' | 'unit' | 'doubles';
 
 /** A question that one answer settles for all its rows. */
-export interface Asked {
+export interface Question {
   settles: Settles;
   /** heading under which the answer is kept */
   heading: string;
@@ -22,7 +22,7 @@ export interface Fault {
   remedy: string;
   /** so many rows hang on the one answer */
   rows?: number;
-  asked?: Asked;
+  asked?: Question;
 }
 
 /** One fault for each different value or column that is asked about, with the number of its rows; all others as they are. */

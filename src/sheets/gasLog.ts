@@ -15,7 +15,7 @@ import { flagSaid } from './machineWords';
 import { phraseKey, saysNothing } from './phrases';
 import { meaningSaid } from './mapping';
 import type { RowReading } from './reading';
-import { type Intake, type Read, understood } from './understood';
+import { type Intake, type RowReader, understood } from './understood';
 
 /** In the law's words; unsaid, it is what hides no loss. Null: asked about. */
 function reasonOf(reading: RowReading, { kind }: Amount): string | null {
@@ -42,7 +42,7 @@ function reasonOf(reading: RowReading, { kind }: Amount): string | null {
 const isCode = (text: string, kind: Amount['kind']): boolean =>
   text in (kind === 'refrigerantAdded' ? ADDED_WORDS : RECOVERED_WORDS);
 
-export const readGas: Read = (reading, sheet, intake) => {
+export const readGas: RowReader = (reading, sheet, intake) => {
   const machine = machineOf(reading, intake);
   const on = dayFor(reading, machine, intake);
   const writer = writerOf(reading, intake);

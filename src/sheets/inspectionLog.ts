@@ -4,9 +4,9 @@ import { looseKey } from './cells';
 import { dayFor, finished, machineOf, withId, writerOf } from './logRow';
 import { flagSaid } from './machineWords';
 import { FLAG_CHOICES } from './rowTools';
-import type { Read } from './understood';
+import type { RowReader } from './understood';
 
-export const readInspection: Read = (reading, sheet, intake) => {
+export const readInspection: RowReader = (reading, sheet, intake) => {
   const machine = machineOf(reading, intake);
   const on = dayFor(reading, machine, intake);
   const writer = writerOf(reading, intake);

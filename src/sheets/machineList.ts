@@ -2,33 +2,29 @@
  * Lists of machines, with their full charge. What is there already is recognised by its serial number or tag, then by its name
  * at its site; two rows of one machine are never merged.
  */
-import { effectiveOf } from '../core/logbook/order';
 import type { Entry } from '../core/logbook/entry';
 import { CATEGORIES, DETECTIONS } from '../core/logbook/fields';
 import { APPLIANCE_KINDS, type Appliance, type Site } from '../core/logbook/tables';
 import { dayText } from '../core/quantity/day';
-import { exactGrams } from '../core/quantity/mass';
 import { choices } from '../words/choice';
 import { CATEGORY_WORDS, DETECTION_WORDS, KIND_WORDS } from '../words/codes';
 import { gasNameOf } from '../words/gas';
 import { looseKey, rowText } from './cells';
-import {
-  categorySaid,
-  detectionSaid,
-  flagSaid,
-  kindInName,
-  kindSaid,
-  methodSaid,
-  usualCategory,
-} from './machineWords';
+import { chargeEntry } from './chargeOfList';
+import { categorySaid, detectionSaid, flagSaid, kindInName, kindSaid, usualCategory } from './machineWords';
 import type { RowReading } from './reading';
 import { FLAG_CHOICES, filled, gas, named, typed } from './rowTools';
-import { type Intake, type Read, type StagedRow, entryId, findOne, idFrom, understood } from './understood';
+import {
+  type Intake,
+  type RowReader,
+  type StagedRow,
+  entryId,
+  findOne,
+  idFrom,
+  understood,
+} from './understood';
 
-/** From when a full charge holds whose list names no day. */
-const BEGINNING = '2000-01-01';
-
-export const readAppliance: Read = (reading, sheet, intake) => {
+export const readAppliance: RowReader = (reading, sheet, intake) => {
   const { lookups, mapping } = intake;
   const name = named(reading, 'name');
   const { site, fresh } = siteFor(reading, intake);
@@ -206,52 +202,3 @@ const inspectionEntry = (appliance: Appliance, on: string, intake: Intake): Entr
   by: 'not recorded',
   note: `from ${intake.file}: the last inspection before the machine came into the record`,
 });
-
-function chargeEntry(reading: RowReading, appliance: Appliance, intake: Intake, isKnown: boolean) {
-  const { lookups, file } = intake;
-  if (
-    reading.said('fullCharge') === '' ||
-    /^(?:unknown|not known|\?+|unbekannt)$/i.test(reading.said('fullCharge'))
-  )
-    return null;
-  const mass = reading.amount('fullCharge');
-  if (mass === null) return null;
-  if (exactGrams(mass) <= 0n)
-    return reading.fault(
-      'fullCharge',
-      'is nothing',
-      'Write how much the machine holds, or leave the cell empty.',
-    );
-  const said = methodSaid(reading.said('fullChargeMethod'));
-  if (isKnown) {
-    const there = effectiveOf(lookups.known.entriesOf(appliance.id), appliance.id).flatMap((entry) =>
-      entry.kind === 'fullChargeSet' && entry.mass ? [exactGrams(entry.mass)] : [],
-    );
-    if (there.includes(exactGrams(mass))) return null;
-    if (there.length > 0)
-      return reading.fault(
-        'fullCharge',
-        `“${reading.text('fullCharge')}” is another full charge than the logbook has`,
-        'Leave the row out, or set the full charge in the logbook with its day and reason.',
-      );
-  }
-  const on = appliance.installedOn ?? BEGINNING;
-  const id = entryId(intake, 'fullCharge', appliance.id, on, String(exactGrams(mass)));
-  const gaps = [
-    said ? '' : 'the list does not say how it was determined',
-    appliance.installedOn ? '' : 'nor from which day it holds',
-  ].filter(Boolean);
-  return {
-    mass,
-    entry: {
-      id,
-      kind: 'fullChargeSet' as const,
-      applianceId: appliance.id,
-      on,
-      by: 'not recorded',
-      method: said ?? ('maker' as const),
-      mass,
-      note: `from ${file}${gaps.length > 0 ? `; ${gaps.join(', ')}` : ''}`,
-    },
-  };
-}

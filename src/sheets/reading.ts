@@ -4,7 +4,7 @@ import type { Result } from '../core/result';
 import type { Choice } from '../words/choice';
 import { type Cell, EMPTY_CELL, type WorksheetRow, textCell } from './cells';
 import { type DayFault, type DayOrder, dayOrderOf, readDay } from './days';
-import type { Asked, Fault, Settles } from './fault';
+import type { Question, Fault, Settles } from './fault';
 import type { Matched } from './match';
 import { type Mapping, decimalSaid, meaningSaid, rowName, unitSaid } from './mapping';
 import {
@@ -164,7 +164,7 @@ export class RowReading {
     choices: readonly Choice[],
     value = '',
   ): null {
-    const asked: Asked = { settles, heading, value, choices };
+    const asked: Question = { settles, heading, value, choices };
     this.faults.push({ row: this.row.number, column: heading, message, remedy, asked });
     return null;
   }

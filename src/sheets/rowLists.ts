@@ -8,7 +8,7 @@ import { looseKey } from './cells';
 import { purposeSaid } from './machineWords';
 import type { RowReading } from './reading';
 import { filled, gas, named, typed } from './rowTools';
-import { type Intake, type Read, findOne, idFrom, understood } from './understood';
+import { type Intake, type RowReader, findOne, idFrom, understood } from './understood';
 
 function packsIn(text: string): PackId[] | null {
   const parts = text
@@ -33,7 +33,7 @@ const ownerOf = (reading: RowReading, { lookups }: Intake): string | null =>
         'Add the owner under Company first, or leave the cell empty.',
       )?.id ?? null);
 
-export const readSite: Read = (reading, sheet, intake) => {
+export const readSite: RowReader = (reading, sheet, intake) => {
   const { lookups, mapping } = intake;
   const name = named(reading, 'name');
   const known = lookups.sites.get(name).length > 0;
@@ -67,7 +67,7 @@ export const readSite: Read = (reading, sheet, intake) => {
   });
 };
 
-export const readPerson: Read = (reading, sheet, { lookups }) => {
+export const readPerson: RowReader = (reading, sheet, { lookups }) => {
   const name = named(reading, 'name');
   const known = lookups.people.get(name).length > 0;
   const certificate = filled({
@@ -89,7 +89,7 @@ export const readPerson: Read = (reading, sheet, { lookups }) => {
   });
 };
 
-export const readCylinder: Read = (reading, sheet, intake) => {
+export const readCylinder: RowReader = (reading, sheet, intake) => {
   const { lookups } = intake;
   const serial = named(reading, 'serial');
   const known = lookups.cylinders.get(serial).length > 0;

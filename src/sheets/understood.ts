@@ -45,7 +45,7 @@ export interface Intake {
   strangers: { people: Set<string>; bottles: Set<string> };
 }
 
-export type Read = (reading: RowReading, sheet: string, intake: Intake) => Understood;
+export type RowReader = (reading: RowReading, sheet: string, intake: Intake) => Understood;
 
 const NAMESPACE = parse('9c0f4a52-7f6b-5d1e-9a3d-0f3f6c1b2a41');
 const bytes = new TextEncoder();

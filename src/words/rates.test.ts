@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { type Fact, type Scene, added, gas, recovered, standing, topOff } from '../core/testkit/facts';
 import { judgedRate } from '../core/rules/judgedRate';
-import { rodOf } from '../core/rules/summary';
+import { headroomSummary } from '../core/rules/summary';
 import { unjudged } from '../core/rules/unjudged';
 import { exceedsWords, rateFigure, rateWords, rodSentence, rodWords } from './rod';
 import { annualizingWorking } from './working';
@@ -11,7 +11,7 @@ function lastRate(facts: Fact[], scene: Scene = {}) {
   const one = standing(facts, '2026-11-23', scene);
   const rate = one.additions.at(-1);
   if (!rate) throw new Error('no addition');
-  return { one, rate, judged: judgedRate(rate, one.ledger), rod: rodOf(one) };
+  return { one, rate, judged: judgedRate(rate, one.ledger), rod: headroomSummary(one) };
 }
 
 describe('at least', () => {

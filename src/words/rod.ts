@@ -4,7 +4,7 @@
  */
 import { type MassSystem, massText, roomText } from '../core/quantity/mass';
 import type { Bound, JudgedRate } from '../core/rules/judgedRate';
-import type { Rod, UnjudgedSummary } from '../core/rules/summary';
+import type { HeadroomSummary, UnjudgedSummary } from '../core/rules/summary';
 import { METHOD_WORDS, PACK_WORDS } from './codes';
 import { dayText } from '../core/quantity/day';
 import { dateWords, dayWords } from './dates';
@@ -64,7 +64,7 @@ export function unjudgedSentence(unjudged: UnjudgedSummary, system: MassSystem):
   return `Cannot be judged: set the full charge (at least ${massText(atLeastGrams, system)} is in it, ${cover}).`;
 }
 
-export function rodWords(rod: Rod, system: MassSystem): string {
+export function rodWords(rod: HeadroomSummary, system: MassSystem): string {
   if (rod.limit) {
     const { exceeded } = rod;
     if (exceeded)
@@ -83,7 +83,7 @@ export function rodWords(rod: Rod, system: MassSystem): string {
 }
 
 /** One sentence that says all that the drawing says. */
-export function rodSentence(rod: Rod, system: MassSystem): string {
+export function rodSentence(rod: HeadroomSummary, system: MassSystem): string {
   if (!rod.limit) {
     if (rod.why === 'cannotJudge') return unjudgedSentence(rod.unjudged, system);
     return `${capped(rodWords(rod, system))}.`;

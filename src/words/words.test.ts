@@ -8,7 +8,7 @@ import { SHIPPED_PACKS } from '../core/rules/packs/shipped';
 import { answerOf } from '../record/answers';
 import { FORM_KINDS, kindForm } from '../record/forms';
 import { standing, gas, topOff } from '../core/testkit/facts';
-import { rodOf } from '../core/rules/summary';
+import { headroomSummary } from '../core/rules/summary';
 import { beadsOf } from '../web/parts/rodGeometry';
 import { OBLIGATION_WORDS } from './codes';
 import { untilWords } from './dates';
@@ -28,7 +28,8 @@ describe('words', () => {
 
   it('every obligation leads to a form that exists', () => {
     const WHY = { rule: 'detectionFixed', installedOn: dayOf('2026-06-01') } as const;
-    for (const kind of OBLIGATION_KINDS) expect(kindForm(answerOf({ kind, why: WHY }).kind).title).toBeTruthy();
+    for (const kind of OBLIGATION_KINDS)
+      expect(kindForm(answerOf({ kind, why: WHY }).kind).title).toBeTruthy();
     for (const kind of FORM_KINDS) expect(kindForm(kind).about).toBeTruthy();
   });
 
@@ -52,7 +53,7 @@ describe('words', () => {
 
 describe('the rod', () => {
   const rod = (facts: Parameters<typeof standing>[0], asOf: string, scene = {}) =>
-    rodOf(standing(facts, asOf, scene));
+    headroomSummary(standing(facts, asOf, scene));
 
   it('shows free beads rounded down and packs the rest against the stop', () => {
     // 92 of 365 days earned: 5.04 of 20 beads, and of 20 lb 5 lb 0.66 oz, which is rounded down

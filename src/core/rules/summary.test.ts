@@ -1,7 +1,7 @@
 /** What a list says of a machine: its state, from the worst to the best, and its rod. Figures by hand. */
 import { describe, expect, test } from 'vitest';
 import { added, found, initialPass, inspected, kg, note, repaired, standing, topOff } from '../testkit/facts';
-import { rodOf, summaryOf } from './summary';
+import { headroomSummary, summaryOf } from './summary';
 
 const TODAY = '2026-11-23';
 const of = (facts: Parameters<typeof standing>[0], scene: object = {}) =>
@@ -61,14 +61,16 @@ describe('the state of a machine', () => {
 describe('the rod', () => {
   test('shows the room of today: 20 lb a year of 100, 4 lb went in 150 days ago', () => {
     // Annualizing from the last gas day, 2 November: 20 % of 100 lb × 21/365 = 1.150685 lb.
-    const rod = rodOf(standing([commissioned, topOff('2026-11-02', 4)], TODAY));
+    const rod = headroomSummary(standing([commissioned, topOff('2026-11-02', 4)], TODAY));
     if (!rod.limit) throw new Error('It has a limit.');
     expect(rod.thresholdPercent).toBe(20);
     expect(rod.freeGrams / 453.59237).toBeCloseTo((20 * 21) / 365, 4);
     expect(rod.exceeded).toBeNull();
   });
   test('shows the rate with the limit of its own day while it is not verified', () => {
-    const rod = rodOf(standing([commissioned, topOff('2026-06-01', 60), repaired('2026-06-02')], TODAY));
+    const rod = headroomSummary(
+      standing([commissioned, topOff('2026-06-01', 60), repaired('2026-06-02')], TODAY),
+    );
     // 60 of 100 lb in 150 days
     expect(rod.limit && rod.exceeded).toMatchObject({
       on: '2026-06-01',
@@ -83,7 +85,7 @@ describe('the rod', () => {
     const exactly = standing([topOff(TODAY, 20)], TODAY, { method: 'rolling' });
     const above = standing([topOff(TODAY, 20.001)], TODAY, { method: 'rolling' });
     const exceeded = (each: typeof exactly) => {
-      const rod = rodOf(each);
+      const rod = headroomSummary(each);
       return rod.limit
         ? rod.exceeded && [rod.exceeded.on, rod.exceeded.percent, rod.exceeded.limitPercent]
         : 'none';
@@ -95,20 +97,22 @@ describe('the rod', () => {
     ).toEqual([TODAY, 30, 20]);
   });
   test('says why it has none: no rule set, any leak counts, unknown, retired', () => {
-    expect(rodOf(standing([commissioned], TODAY, { packs: [] }))).toMatchObject({
+    expect(headroomSummary(standing([commissioned], TODAY, { packs: [] }))).toMatchObject({
       why: 'noLimit',
       anyLeak: false,
     });
-    expect(rodOf(standing([inspected('2026-01-01')], TODAY, { packs: ['eu'], kilograms: 20 }))).toMatchObject(
-      {
-        why: 'noLimit',
-        anyLeak: true,
-      },
-    );
-    expect(rodOf(standing([topOff('2026-06-01', 61)], TODAY, { pounds: null }))).toMatchObject({
+    expect(
+      headroomSummary(standing([inspected('2026-01-01')], TODAY, { packs: ['eu'], kilograms: 20 })),
+    ).toMatchObject({
+      why: 'noLimit',
+      anyLeak: true,
+    });
+    expect(headroomSummary(standing([topOff('2026-06-01', 61)], TODAY, { pounds: null }))).toMatchObject({
       why: 'cannotJudge',
       unjudged: { code: 'fullCharge', wouldCover: ['us-hfc'] },
     });
-    expect(rodOf(standing([note('retired', '2026-07-01')], TODAY))).toMatchObject({ why: 'retired' });
+    expect(headroomSummary(standing([note('retired', '2026-07-01')], TODAY))).toMatchObject({
+      why: 'retired',
+    });
   });
 });

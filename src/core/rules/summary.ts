@@ -12,7 +12,7 @@ import type { Standing } from './standing';
 import { type ObligationKind, stateOf } from './obligation';
 import { type Unjudged, unjudged } from './unjudged';
 
-export type Rod =
+export type HeadroomSummary =
   | { limit: false; why: 'retired' }
   /** no covering pack has a limit; `anyLeak`: to one that covers any leak counts */
   | { limit: false; why: 'noLimit'; anyLeak: boolean }
@@ -70,7 +70,7 @@ export interface MachineSummary {
   refrigerant: string | null;
   fullChargeGrams: number | null;
   packs: PackId[];
-  rod: Rod;
+  rod: HeadroomSummary;
   /** the rate of the last addition, with the method and the limit of its day */
   latest: { on: string; percent: number | null; method: LeakRateMethod; limitPercent: number | null } | null;
   nextDue: { kind: ObligationKind; due: string; pack: PackId } | null;
@@ -119,7 +119,7 @@ function exceededOf(standing: Standing): Exceeded | null {
   return most;
 }
 
-export function rodOf(standing: Standing): Rod {
+export function headroomSummary(standing: Standing): HeadroomSummary {
   const { headroom, present } = standing;
   if (!headroom.known) {
     if (headroom.why === 'retired') return { limit: false, why: headroom.why };
@@ -145,7 +145,7 @@ export function rodOf(standing: Standing): Rod {
 const NO_LIMIT_ROOM = 2;
 
 /** The share of the allowance that is free, 0 to 1; below 0 by how much an unverified case exceeds; 2 where nothing limits. */
-export const roomOf = (rod: Rod): number =>
+export const roomOf = (rod: HeadroomSummary): number =>
   rod.limit
     ? rod.freeGrams / rod.allowanceGrams -
       (rod.exceeded ? rod.exceeded.percent / rod.exceeded.limitPercent : 0)
@@ -153,7 +153,7 @@ export const roomOf = (rod: Rod): number =>
 
 const SMALL_SHARE = 0.2;
 
-function stateOfMachine(standing: Standing, rod: Rod, cannot: Unjudged | null): MachineState {
+function stateOfMachine(standing: Standing, rod: HeadroomSummary, cannot: Unjudged | null): MachineState {
   const { asOf } = standing.history;
   if (standing.history.retiredOn !== null) return 'retired';
   const states = standing.obligations.map((each) => stateOf(each, asOf));
@@ -170,7 +170,7 @@ function stateOfMachine(standing: Standing, rod: Rod, cannot: Unjudged | null): 
 
 export function summaryOf(standing: Standing): MachineSummary {
   const { asOf } = standing.history;
-  const rod = rodOf(standing);
+  const rod = headroomSummary(standing);
   const cannot = unjudged(standing);
   const latest = standing.additions.at(-1);
   const next = standing.obligations.find((each) => !['done', 'void'].includes(stateOf(each, asOf)));

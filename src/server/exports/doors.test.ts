@@ -124,7 +124,7 @@ describe('the company’s own figures', () => {
     try {
       await loadLogbook(company.services, read.value);
       expect(await verifyChain(company.services.database)).toMatchObject({ intact: true });
-      const packs = await company.services.judging.currentPacks();
+      const packs = await company.services.keeper.currentPacks();
       const { commercialRefrigeration } = packs['us-hfc'].threshold;
       const on = (day: string) => commercialRefrigeration && valueOn(commercialRefrigeration, dayOf(day));
       expect([on('2026-10-31'), on('2026-11-20')]).toEqual([20, 4]);

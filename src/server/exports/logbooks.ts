@@ -37,7 +37,10 @@ export async function* exportText(db: Tables, clock: Clock, asked: ExportScope =
     scope.owner(row as Owner) ? [row] : [],
   );
   if (owners.length > 0) yield `,"owners":${JSON.stringify(owners)}`;
-  for (const [table, told] of Object.entries(toldBy(scope)) as [keyof ReturnType<typeof toldBy>, Told][]) {
+  for (const [table, told] of Object.entries(toldBy(scope)) as [
+    keyof ReturnType<typeof toldBy>,
+    RowFilter,
+  ][]) {
     yield `,"${table}":[`;
     let first = true;
     for await (const document of store.documents(table)) {
@@ -57,12 +60,12 @@ export async function* exportText(db: Tables, clock: Clock, asked: ExportScope =
 }
 
 /** A row as it stands in the part; null: it belongs to none of it. */
-type Told = (document: string) => string | null;
+type RowFilter = (document: string) => string | null;
 
 /** Tables in their order, each with what of it belongs to a part. */
 function toldBy(scope: Scope) {
   const of =
-    <Row>(holds: (row: Row) => boolean): Told =>
+    <Row>(holds: (row: Row) => boolean): RowFilter =>
     (document) =>
       holds(JSON.parse(document) as Row) ? document : null;
   return {
@@ -77,7 +80,7 @@ function toldBy(scope: Scope) {
       return scope.cut(entry.id) ? JSON.stringify(begunHere(entry)) : document;
     },
     revisions: of(({ table, id }: Revision) => scope.row(table, id)),
-  } as const satisfies Record<string, Told>;
+  } as const satisfies Record<string, RowFilter>;
 }
 
 const same = (a: object, b: object): boolean => canonical(a) === canonical(b);
@@ -110,7 +113,7 @@ export type LoadProgress = (done: number, of: number, what: 'entries' | 'machine
  * its entries are sealed and stored.
  */
 export async function loadLogbook(
-  { database, store, standings, judging, clock }: Services,
+  { database, store, standings, keeper, clock }: Services,
   logbook: Logbook,
   progress: LoadProgress = () => undefined,
 ): Promise<void> {
@@ -119,7 +122,7 @@ export async function loadLogbook(
     ...logbook.entries,
   ]);
   const figures = figuresIn(logbook);
-  const thread = await judging.thread(
+  const thread = await keeper.thread(
     null,
     packsWith(
       SHIPPED_PACKS,
@@ -133,7 +136,7 @@ export async function loadLogbook(
       partsOf(await store.indexesOf(['entries', 'standings', 'duties']), await store.endOfChain()),
     ),
   );
-  judging.forgetPacks();
+  keeper.forgetPacks();
 
   async function* partsOf(
     indexes: readonly { name: string; sql: string }[],
@@ -157,11 +160,11 @@ export async function loadLogbook(
       progress((judged += lot.length), logbook.appliances.length, 'machines');
     }
     yield [...indexes.map(({ sql }) => sql), ...visitsAnew()];
-    yield logbook.sites.map(({ id, timezone }) => judging.trip({ siteId: id, timezone }));
+    yield logbook.sites.map(({ id, timezone }) => keeper.trip({ siteId: id, timezone }));
   }
 }
 
-/** The machines of a logbook with their entries, in lots for the judging thread. */
+/** The machines of a logbook with their entries, in lots for the thread of standings. */
 function* givenMachines(logbook: Logbook): Generator<GivenMachine[]> {
   const superseded = supersededIds(logbook.entries);
   const sites = new Map(logbook.sites.map((site) => [site.id, JSON.stringify(site)]));

@@ -15,7 +15,7 @@ import type { Day } from '../../core/quantity/day';
 import { type GasFacts, gasFacts } from './gasFacts';
 import { scopeOf } from './scope';
 
-export interface Read {
+export interface LogbookRows {
   sites: Map<string, Site>;
   owners: Map<string, Owner>;
   people: Map<string, Person>;
@@ -29,7 +29,7 @@ export interface Read {
   today: (site: Site) => Day;
 }
 
-export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Promise<Read> {
+export async function readOut(db: Tables, clock: Clock, asked: ExportScope): Promise<LogbookRows> {
   const store = new Store(db);
   const today = (site: Site): Day => clock.todayIn(site.timezone);
   const scope = await scopeOf(db, store, clock, asked);
@@ -81,7 +81,7 @@ function factsOf(
   sites: ReadonlyMap<string, Site>,
   today: (site: Site) => Day,
   packs: Packs,
-): Read['gasFactsOn'] {
+): LogbookRows['gasFactsOn'] {
   // Most tables tell no gas: nothing is sorted for them.
   let sorted: { superseded: ReadonlySet<string>; byMachine: ReadonlyMap<string, Entry[]> } | null = null;
   const found = new Map<string, ReadonlyMap<string, GasFacts>>();

@@ -13,7 +13,7 @@ import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { Clock } from '../clock';
 import type { Tables } from '../store/database';
 import type { GasFacts } from './gasFacts';
-import { type Read, readOut } from './readOut';
+import { type LogbookRows, readOut } from './readOut';
 
 /** A day is written as such: a spreadsheet then sorts and counts it. */
 export type OutCell = string | number | { day: string } | null;
@@ -27,13 +27,13 @@ export interface OutWorksheet {
 const day = (text: string | null | undefined): OutCell => (text == null ? null : { day: text });
 const text = (value: string | null | undefined): OutCell => value ?? null;
 
-type Make = (read: Read) => Omit<OutWorksheet, 'name'>;
+type Make = (read: LogbookRows) => Omit<OutWorksheet, 'name'>;
 
-const placeOf = ({ machines, sites }: Read, id: string | null | undefined): [OutCell, OutCell] => {
+const placeOf = ({ machines, sites }: LogbookRows, id: string | null | undefined): [OutCell, OutCell] => {
   const machine = machines.get(id ?? '');
   return [text(machine && sites.get(machine.siteId)?.name), text(machine?.name ?? id)];
 };
-const personOf = ({ people }: Read, id: string): string => people.get(id)?.name ?? id;
+const personOf = ({ people }: LogbookRows, id: string): string => people.get(id)?.name ?? id;
 const weight = (mass: Mass | null | undefined): [OutCell, OutCell] => [
   mass?.value ?? null,
   mass?.unit ?? null,
@@ -241,7 +241,7 @@ const MAKE: Record<OutTable, Make> = {
   }),
 };
 
-function said(read: Read, entry: Entry): string {
+function said(read: LogbookRows, entry: Entry): string {
   const machine = read.machines.get(entry.applianceId ?? '');
   const site = machine && read.sites.get(machine.siteId);
   return sentenceOf(entry, massSystemOf(site ?? { packs: [] }), read.names.get(entry.applianceId ?? ''));

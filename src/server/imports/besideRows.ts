@@ -11,7 +11,7 @@ import type { Store } from '../store/store';
 import { withdrawn } from '../store/withdrawn';
 import type { PlannedRow } from './plan';
 
-export interface Beside {
+export interface FiguresAndDocuments {
   figures: readonly OwnFigure[];
   issued: readonly IssuedRow[];
 }
@@ -25,7 +25,7 @@ export class BesideRows {
   ) {}
 
   /** What of a plan is not there yet. */
-  async fresh(planned: readonly PlannedRow[]): Promise<Beside> {
+  async fresh(planned: readonly PlannedRow[]): Promise<FiguresAndDocuments> {
     const [figures, issued] = [
       planned.flatMap((each) => each.figures ?? []),
       planned.flatMap((each) => each.issued ?? []),
@@ -39,7 +39,10 @@ export class BesideRows {
   }
 
   /** What of an import can be taken back, and what stays since this house went on from it. */
-  async takenBack({ figures = [], issued = [] }: Wrote): Promise<Beside & { stays: UndoPreview['stays'] }> {
+  async takenBack({
+    figures = [],
+    issued = [],
+  }: Wrote): Promise<FiguresAndDocuments & { stays: UndoPreview['stays'] }> {
     if (figures.length + issued.length === 0) return { figures: [], issued: [], stays: [] };
     const all = await this.issued.all();
     const own = new Set(issued);
@@ -59,23 +62,23 @@ export class BesideRows {
     };
   }
 
-  put = ({ figures, issued }: Beside): Statement[] => [
+  put = ({ figures, issued }: FiguresAndDocuments): Statement[] => [
     ...figures.map(({ amendment, recordedAt }) => this.store.insertAmendment(amendment, recordedAt)),
     ...issued.map((row) => this.issued.insert(row)),
   ];
 
-  remove = ({ figures, issued }: Beside): Statement[] => [
+  remove = ({ figures, issued }: FiguresAndDocuments): Statement[] => [
     ...figures.map(({ amendment }) => this.store.removeAmendment(amendment)),
     ...issued.map(({ id }) => this.issued.remove(id)),
   ];
 
-  revisions = ({ figures, issued }: Beside, sealing: Sealing): Revision[] => [
+  revisions = ({ figures, issued }: FiguresAndDocuments, sealing: Sealing): Revision[] => [
     ...figures.map(({ id, amendment }) => ({ table: 'figures', id, row: amendment, ...sealing })),
     ...issued.map((row) => ({ table: 'issued', id: row.id, row, ...sealing })),
   ];
 
   /** The same when they are taken back: kept in the chain with their mark. */
-  withdrawals = (beside: Beside, sealing: Sealing & { why: string }): Revision[] =>
+  withdrawals = (beside: FiguresAndDocuments, sealing: Sealing & { why: string }): Revision[] =>
     this.revisions(beside, sealing).map((each) => ({
       ...each,
       row: withdrawn(each.row, sealing.why) as Revision['row'],
@@ -89,7 +92,7 @@ export class BesideRows {
   }
 }
 
-export const besideWrote = ({ figures, issued }: Beside): Pick<Wrote, 'figures' | 'issued'> => ({
+export const besideWrote = ({ figures, issued }: FiguresAndDocuments): Pick<Wrote, 'figures' | 'issued'> => ({
   figures: figures.map(({ id }) => id),
   issued: issued.map(({ id }) => id),
 });

@@ -47,7 +47,7 @@ export class CarryingOut {
     private readonly database: Database,
     private readonly store: Store,
     private readonly standings: Standings,
-    private readonly judging: StandingKeeper,
+    private readonly keeper: StandingKeeper,
     private readonly recent: RecentMachines,
   ) {}
 
@@ -75,9 +75,9 @@ export class CarryingOut {
     this.recent.clear();
     if (changesFigures) {
       // By other figures everything is judged anew; nobody waits for that.
-      this.judging.forgetPacks();
-      this.judging.turning.startOverBehind();
-    } else for (const put of puts) this.judging.remember(put);
+      this.keeper.forgetPacks();
+      this.keeper.turning.startOverBehind();
+    } else for (const put of puts) this.keeper.remember(put);
   }
 
   /** All of it or nothing, part by part: whoever reads meanwhile gets a turn, and whoever stops it is heard. */
@@ -140,7 +140,7 @@ export class CarryingOut {
       if (!appliance || !site) continue;
       // What is stored in this deed is not yet there for whoever reads.
       const bearing = [...(await this.store.entriesBearingOn(id)), ...fresh];
-      const put = await this.judging.put(await this.judging.standingOf(appliance, site, bearing), site);
+      const put = await this.keeper.put(await this.keeper.standingOf(appliance, site, bearing), site);
       tell(put);
       yield put.statements;
     }

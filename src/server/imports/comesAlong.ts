@@ -24,9 +24,9 @@ export interface ComesAlong {
   packs: Packs;
 }
 
-type Shown = ImportPreview['rows'][number];
+type PreviewRow = ImportPreview['rows'][number];
 
-const shownAs = (sheet: string, row: number, state: Shown['state'], words: string): Shown => ({
+const shownAs = (sheet: string, row: number, state: PreviewRow['state'], words: string): PreviewRow => ({
   sheet,
   row,
   words,

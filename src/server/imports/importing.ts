@@ -44,7 +44,7 @@ const outcome = ({ ready, known, faultyRows, would }: ImportPreview): string =>
 
 interface ImportingNeeds {
   database: Database;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   imports: ImportStore;
   writing: ImportWriting;
   clock: Clock;
@@ -123,7 +123,7 @@ export class Importing {
 
   private async start(job: Job): Promise<void> {
     const { id, name } = job.state;
-    const packs = await this.needs.judging.currentPacks();
+    const packs = await this.needs.keeper.currentPacks();
     const { child, answer } = readingChild((progress) => Object.assign(job.state, progress));
     job.child = child;
     job.made = answer.then((answered) => this.conclude(job, answered));

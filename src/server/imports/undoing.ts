@@ -15,7 +15,7 @@ export interface StoredRow {
   row: object;
 }
 
-export interface Taken {
+export interface UndoneRows {
   rows: StoredRow[];
   entries: Entry[];
   stays: UndoPreview['stays'];
@@ -46,7 +46,7 @@ class Undoing {
   private going = (table: RowTable, id: string): boolean =>
     this.rows.some((each) => each.table === table && each.id === id) && !this.stays.has(`${table} ${id}`);
 
-  async taken(): Promise<Taken> {
+  async taken(): Promise<UndoneRows> {
     for (const { table, id } of this.wrote.rows) {
       const row = await this.store.rowOf(table, id);
       if (row && !isWithdrawn(row)) this.rows.push({ table, id, row });
@@ -145,7 +145,7 @@ class Undoing {
   }
 }
 
-export const takenBack = (store: Store, wrote: Wrote, imported: ImportedRow): Promise<Taken> =>
+export const takenBack = (store: Store, wrote: Wrote, imported: ImportedRow): Promise<UndoneRows> =>
   new Undoing(store, wrote, imported).taken();
 
 export const withdrawnRow = ({ table, id, row }: StoredRow, name: string): StoredRow => ({

@@ -35,7 +35,7 @@ interface ImportWritingNeeds {
   imports: ImportStore;
   beside: BesideRows;
   carrying: CarryingOut;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   /** where photos and documents stand */
   files: string;
   clock: Clock;
@@ -146,7 +146,7 @@ export class ImportWriting {
   /** What is due at sites that lost machines, counted anew in the same deed. */
   private async tripsOf(siteIds: ReadonlySet<string>): Promise<Statement[]> {
     const sites = await this.needs.store.sitesById([...siteIds]);
-    return sites.map(({ id, timezone }) => this.needs.judging.trip({ siteId: id, timezone }));
+    return sites.map(({ id, timezone }) => this.needs.keeper.trip({ siteId: id, timezone }));
   }
 
   private now = (): string => new Date(this.needs.clock.nowMs()).toISOString();

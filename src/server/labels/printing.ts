@@ -18,7 +18,7 @@ import { labelsPdf } from './pdf';
 export class LabelPrinting {
   constructor(
     private readonly store: Store,
-    private readonly judging: StandingKeeper,
+    private readonly keeper: StandingKeeper,
   ) {}
 
   async pdf(asked: QueryRead<'labels'>): Promise<Buffer> {
@@ -61,7 +61,7 @@ export class LabelPrinting {
     for (const id of ids) {
       const placed = await this.store.placed(id);
       if (!placed) continue;
-      const standing = await this.judging.standingOf(
+      const standing = await this.keeper.standingOf(
         placed.appliance,
         placed.site,
         await this.store.entriesBearingOn(id),

@@ -9,7 +9,7 @@ import type { AnswerOf, BodyRead, QueryRead } from '../../contract/endpoints';
 import type { IssuedRow, PaperRequest, paperPreview } from '../../contract/papers';
 import type { Owner } from '../../core/logbook/tables';
 import { answerOfOwner, asksOf } from '../../papers/asks';
-import type { Made } from '../../papers/made';
+import type { MadeDocument } from '../../papers/made';
 import { makePapers } from '../../papers/make';
 import type { Answers } from '../../papers/entryPapers';
 import type { Clock } from '../clock';
@@ -31,7 +31,7 @@ interface IssuingNeeds {
   database: Database;
   store: Store;
   issued: IssuedStore;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   rows: Rows;
   photos: Photos;
   clock: Clock;
@@ -109,20 +109,20 @@ export class Issuing {
     return row && path !== null && existsSync(path) ? { path, name: `${row.number}.pdf` } : null;
   }
 
-  private async made(request: PaperRequest, answers: Answers): Promise<Made> {
-    const records = storeRecords(this.needs.store, await this.needs.judging.currentPacks(), this.needs.clock);
+  private async made(request: PaperRequest, answers: Answers): Promise<MadeDocument> {
+    const records = storeRecords(this.needs.store, await this.needs.keeper.currentPacks(), this.needs.clock);
     const made = await makePapers(request, records, answers);
     if (!made.ok) throw invalid([{ path: ['document'], message: made.refusal }], made.refusal);
     return made.value;
   }
 
-  private async ownerOf({ ownerId }: Made): Promise<Owner | null> {
+  private async ownerOf({ ownerId }: MadeDocument): Promise<Owner | null> {
     return ownerId === null ? null : ((await this.needs.store.rowOf('owners', ownerId)) as Owner | null);
   }
 
   /** What was answered for the owner stands in the owner's row from now on; true: the row changed. */
   private async remember(
-    made: Made,
+    made: MadeDocument,
     answers: Readonly<Record<string, string>>,
     by: string,
   ): Promise<boolean> {
@@ -140,7 +140,7 @@ export class Issuing {
     return true;
   }
 
-  private async drawn(made: Made, stamp: ReturnType<typeof stampOf>): Promise<string> {
+  private async drawn(made: MadeDocument, stamp: ReturnType<typeof stampOf>): Promise<string> {
     const bytes = await pdfOf({ papers: made.papers, stamp, photoPath: this.needs.photos.pathOf });
     const file = `${contentHash(bytes)}.pdf`;
     await keepFile(this.needs.folder, file, bytes);

@@ -5,7 +5,7 @@
 import { hash } from 'node:crypto';
 import { type PaperRequest, factsOfDocument } from '../../contract/papers';
 import type { Entry } from '../../core/logbook/entry';
-import type { Made } from '../../papers/made';
+import type { MadeDocument } from '../../papers/made';
 import type { Line } from '../../papers/paper';
 import { canonical } from '../store/seal';
 
@@ -30,7 +30,7 @@ const plain = (_key: string, value: unknown): unknown => {
 };
 
 /** SHA-256 over all that a document was made from. */
-export const fingerprint = (made: Pick<Made, 'from'>): string =>
+export const fingerprint = (made: Pick<MadeDocument, 'from'>): string =>
   sha256(canonical(JSON.parse(JSON.stringify(made.from, plain)) as object));
 
 /** How a document was issued the last time. */
@@ -56,7 +56,7 @@ export interface Stamp {
  */
 export function stampOf(
   request: PaperRequest,
-  made: Made,
+  made: MadeDocument,
   before: IssuedBefore | null,
   registered = true,
 ): Stamp {

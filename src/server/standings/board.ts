@@ -29,14 +29,14 @@ export class Board {
     private readonly store: Store,
     private readonly lists: Lists,
     private readonly machineList: MachineList,
-    private readonly judging: StandingKeeper,
+    private readonly keeper: StandingKeeper,
     private readonly clock: Clock,
   ) {}
 
   async machines(query: QueryRead<'machines'>): Promise<AnswerOf<'machines'>> {
     if (query.ids !== undefined) {
       const ids = idsOf(query.ids);
-      const { rows } = await this.judging.fresh(async () => ({ rows: await this.machineList.byId(ids) }));
+      const { rows } = await this.keeper.fresh(async () => ({ rows: await this.machineList.byId(ids) }));
       return { rows: rows.map(machineRow), next: null, count: rows.length, more: false, retired: 0 };
     }
     const filter: MachineFilter = {
@@ -48,7 +48,7 @@ export class Board {
       unjudged: query.unjudged,
       withRoom: query.withRoom,
     };
-    const { rows, next, count, more, hidden } = await this.judging.fresh(() =>
+    const { rows, next, count, more, hidden } = await this.keeper.fresh(() =>
       this.machineList.page(filter, {
         sort: query.sort,
         descending: query.descending,
@@ -62,7 +62,7 @@ export class Board {
 
   async due({ site, after, limit }: QueryRead<'due'>): Promise<AnswerOf<'due'>> {
     const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
-    const { rows, next } = await this.judging.fresh(() =>
+    const { rows, next } = await this.keeper.fresh(() =>
       this.lists.duties({ site: site ?? null, until }, after ?? null, limit),
     );
     return {
@@ -101,7 +101,7 @@ export class Board {
     }
     return {
       groups: Object.fromEntries(DUE_GROUPS.map((group) => [group, groups[group]])) as typeof groups,
-      left: this.judging.turning.left,
+      left: this.keeper.turning.left,
       certificates: await this.certificatesEnding(),
     };
   }
@@ -131,7 +131,7 @@ export class Board {
   }
 
   async leaking({ site, after, limit }: QueryRead<'leaking'>): Promise<AnswerOf<'leaking'>> {
-    const { rows, next } = await this.judging.fresh(() =>
+    const { rows, next } = await this.keeper.fresh(() =>
       this.lists.leaking(site ?? null, after ?? null, limit),
     );
     return {

@@ -190,7 +190,7 @@ describe('machines', () => {
       { by: 'p', why: 'renamed' },
     );
     // The answer did not wait for its machines; what a search finds follows once they are judged.
-    await company.services.judging.turning.turnOver();
+    await company.services.keeper.turning.turnOver();
     expect((await allMachines({ text: 'harbour zulu' }, 5)).map((each) => each.appliance.id)).toEqual(['m8']);
     expect(await allMachines({ text: 'quay' }, 5)).toEqual([]);
     // What is written afterwards knows the new name, too.

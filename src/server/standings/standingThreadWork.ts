@@ -1,4 +1,4 @@
-/** What the judging thread does: takes machines, folds them, and waits when it is too far ahead. */
+/** What the thread of standings does: takes machines, folds them, and waits when it is too far ahead. */
 import { parentPort, workerData } from 'node:worker_threads';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Site } from '../../core/logbook/tables';

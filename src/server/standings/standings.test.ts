@@ -37,7 +37,7 @@ const stamps = () => company.services.standings.stamps();
 const standingOf = async (id: string): Promise<ApplianceStanding> => {
   const placed = await company.services.store.placed(id);
   if (!placed) throw new Error(`There is no ${id}.`);
-  const { document } = await company.services.judging.documentOf(placed.appliance, placed.site);
+  const { document } = await company.services.keeper.documentOf(placed.appliance, placed.site);
   return JSON.parse(document) as ApplianceStanding;
 };
 
@@ -45,7 +45,7 @@ describe('when the day turns', () => {
   const DAY_MS = 86_400_000;
 
   it('what is asked for is of today at its site at once, the rest follows, once however many ask', async () => {
-    const { judging, board } = company.services;
+    const { keeper, board } = company.services;
     expect((await summaries()).get('m0')?.state).toBe('caseOpen');
     nowMs += DAY_MS;
     const { rows } = await board.due(ENDPOINTS.due.query.parse({ limit: 5 }));
@@ -53,11 +53,11 @@ describe('when the day turns', () => {
     expect(rows.map((row) => [row.due, row.state])).toEqual(
       Array.from({ length: 5 }, () => ['2026-11-23', 'overdue']),
     );
-    const begun = judging.turning.startOver();
-    const asked = Array.from({ length: 30 }, () => judging.turning.turnOver());
+    const begun = keeper.turning.startOver();
+    const asked = Array.from({ length: 30 }, () => keeper.turning.turnOver());
     expect(new Set(asked).size).toBe(1);
     await Promise.all([begun, ...asked]);
-    expect(judging.turning.left).toBe(0);
+    expect(keeper.turning.left).toBe(0);
     const all = await summaries();
     expect([...all.values()].filter((each) => each.state === 'overdue')).toHaveLength(MACHINES);
     expect([all.get('m0')?.asOf, all.get('m1')?.asOf]).toEqual(['2026-11-24', '2026-11-25']);
@@ -66,7 +66,7 @@ describe('when the day turns', () => {
 
   it('entries that come meanwhile are never overwritten by what was folded before them', async () => {
     nowMs += DAY_MS;
-    const turned = company.services.judging.turning.startOver();
+    const turned = company.services.keeper.turning.startOver();
     for (let index = 0; index < MACHINES; index += 1) {
       const id = `m${String(index)}`;
       await company.services.appending.append([
@@ -99,13 +99,13 @@ describe('when the day turns', () => {
 
   it('a site that moves to another time zone meanwhile has the days of its new place', async () => {
     nowMs += DAY_MS;
-    const turned = company.services.judging.turning.startOver();
+    const turned = company.services.keeper.turning.startOver();
     await company.services.rows.change(
       [{ table: 'sites', id: 's1', row: site('s1', { timezone: 'Pacific/Auckland' }) }],
       { by: 'p', why: 'moved' },
     );
     await turned;
-    await company.services.judging.turning.turnOver();
+    await company.services.keeper.turning.turnOver();
     expect((await summaries()).get('m0')?.asOf).toBe('2026-11-25');
     expect((await stamps()).filter((stamp) => !stamp.includes('Auckland'))).toEqual([]);
   });
@@ -128,13 +128,13 @@ describe('when the rules change', () => {
     // 30 % lies below 35 %: no case.
     expect((await standingOf('m0')).cases).toEqual([]);
     expect((await summaries()).get('m2')?.state).not.toBe('caseOpen');
-    await company.services.judging.turning.turnOver();
+    await company.services.keeper.turning.turnOver();
     expect((await stamps()).filter((stamp) => before.includes(stamp))).toEqual([]);
   });
 });
 
 it('what another engine judged is judged anew, and what nobody judged yet stands in the lists', async () => {
-  const { database, judging, recent } = company.services;
+  const { database, keeper, recent } = company.services;
   await database.write(() =>
     database.batch([
       `UPDATE standings SET stamp = 'older ' || stamp, state = 4, due = '9999', summary = json_set(summary, '$.state', 'healthy')`,
@@ -144,7 +144,7 @@ it('what another engine judged is judged anew, and what nobody judged yet stands
   recent.clear();
   await placeAsTheyStand(company.services);
   expect((await standingOf('m4')).cases).toHaveLength(1);
-  await judging.turning.startOver();
+  await keeper.turning.startOver();
   const all = await summaries();
   expect(all.size).toBe(MACHINES);
   expect([...all.values()].filter((each) => each.state === 'healthy')).toEqual([]);
@@ -164,7 +164,7 @@ it('a machine that is put right while its page is read is kept as it is now', as
     { by: 'p', why: 'was wrong' },
   );
   await read;
-  await company.services.judging.turning.startOver();
+  await company.services.keeper.turning.startOver();
   await company.services.database.write(() => Promise.resolve(), true);
   const found = await company.services.board.machines(ENDPOINTS.machines.query.parse({ text: 'renamed' }));
   // 10 % of 100 lb is the limit of comfort cooling.

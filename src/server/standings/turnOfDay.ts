@@ -39,7 +39,7 @@ export class TurnOfDay {
   constructor(
     private readonly database: Database,
     private readonly standings: Standings,
-    private readonly judging: Judge,
+    private readonly keeper: Judge,
   ) {}
 
   /** Machines that are not judged for today yet; what a list shows is right, what it lacks may come. */
@@ -90,16 +90,16 @@ export class TurnOfDay {
   }
 
   private async overall(turn: Turn): Promise<void> {
-    const under = await this.judging.under();
+    const under = await this.keeper.under();
     const stale: string[] = [];
     for (const stamp of await this.standings.stamps())
-      if (await this.judging.isStale(stamp)) stale.push(stamp);
+      if (await this.keeper.isStale(stamp)) stale.push(stamp);
     if (stale.length === 0) return;
     turn.left = await this.standings.countStamped(stale);
     const counted = new Set<string>();
-    for await (const lot of (await this.judging.thread(stale)).judged())
+    for await (const lot of (await this.keeper.thread(stale)).judged())
       for (const judged of lot) {
-        if (this.closed || under !== (await this.judging.under())) return;
+        if (this.closed || under !== (await this.keeper.under())) return;
         turn.left = Math.max(0, turn.left - 1);
         await this.database.write(() => this.storeTurned(judged, turn, counted), true);
         // The driver works without leaving the event loop: whoever asks gets a turn after each machine.
@@ -110,15 +110,12 @@ export class TurnOfDay {
   private async storeTurned(judged: MachineStanding, turn: Turn, counted: Set<string>): Promise<void> {
     const { applianceId, siteId, fingerprint } = judged;
     if (this.closed || turn.overtaken.has(applianceId) || turn.overtaken.has(siteId)) return;
-    this.judging.forgetJudgement(applianceId);
+    this.keeper.forgetJudgement(applianceId);
     const kept = await this.standings.kept(applianceId);
     const trip = kept?.fingerprint !== fingerprint || !counted.has(siteId);
     counted.add(siteId);
     await this.database.batch(
-      [
-        ...this.standings.put(judged, kept?.fingerprint ?? null),
-        ...(trip ? [this.judging.trip(judged)] : []),
-      ],
+      [...this.standings.put(judged, kept?.fingerprint ?? null), ...(trip ? [this.keeper.trip(judged)] : [])],
       { derived: true },
     );
   }

@@ -67,7 +67,7 @@ afterEach(async () => {
 const standing = async (id: string) => {
   const placed = await services.store.placed(id);
   if (!placed) return null;
-  const { document } = await services.judging.documentOf(placed.appliance, placed.site);
+  const { document } = await services.keeper.documentOf(placed.appliance, placed.site);
   return JSON.parse(document) as ApplianceStanding;
 };
 const chain = async () => {

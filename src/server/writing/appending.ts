@@ -25,7 +25,7 @@ import type { Database } from '../store/database';
 import type { Store } from '../store/store';
 import { visitsAfter, visitsCorrected } from '../store/visits';
 
-export interface Appended {
+export interface AppendResult {
   entries: Entry[];
   /** machines whose record changed */
   machines: string[];
@@ -42,7 +42,7 @@ export interface NewMachine {
 interface AppendingNeeds {
   database: Database;
   store: Store;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   rows: Rows;
   recent: RecentMachines;
   photos: Photos;
@@ -52,12 +52,12 @@ interface AppendingNeeds {
 export class Appending {
   constructor(private readonly needs: AppendingNeeds) {}
 
-  append(entries: readonly Entry[]): Promise<Appended> {
+  append(entries: readonly Entry[]): Promise<AppendResult> {
     return this.needs.database.write(() => this.taken(entries, null));
   }
 
   /** Sent again, a machine that is there already is no error, and is not changed. */
-  addMachine({ appliance, spaces, entries, by }: NewMachine): Promise<Appended> {
+  addMachine({ appliance, spaces, entries, by }: NewMachine): Promise<AppendResult> {
     return this.needs.database.write(async () => {
       if (await this.needs.store.appliance(appliance.id)) return { entries: [], machines: [appliance.id] };
       const fresh = [
@@ -82,7 +82,7 @@ export class Appending {
   private async taken(
     entries: readonly Entry[],
     adding: { appliance: Appliance; rows: ReturnType<Rows['added']> } | null,
-  ): Promise<Appended> {
+  ): Promise<AppendResult> {
     const known = new Map(
       (await this.needs.store.entriesById(entries.map((entry) => entry.id))).map((entry) => [
         entry.id,
@@ -114,7 +114,7 @@ export class Appending {
       ...visitsAfter(sealed.from, sealed.entries, visitsCorrected(fresh, targets)),
       ...judged.flatMap((each) => each.statements),
     ]);
-    for (const each of judged) this.needs.judging.remember(each);
+    for (const each of judged) this.needs.keeper.remember(each);
     await machines.keep(touched, sealed.entries);
     return {
       entries: entries.map(
@@ -132,13 +132,13 @@ export class Appending {
   ): Promise<PutStanding[]> {
     const puts: PutStanding[] = [];
     for (const id of touched) {
-      if (!fresh.some(bearsOnStanding) && (await this.needs.judging.isOfToday(id))) continue;
+      if (!fresh.some(bearsOnStanding) && (await this.needs.keeper.isOfToday(id))) continue;
       const { appliance, site } = await machines.known(id);
-      const standing = await this.needs.judging.standingOf(appliance, site, [
+      const standing = await this.needs.keeper.standingOf(appliance, site, [
         ...(await machines.bearing(id)),
         ...fresh,
       ]);
-      puts.push(await this.needs.judging.put(standing, site));
+      puts.push(await this.needs.keeper.put(standing, site));
     }
     return puts;
   }
@@ -169,7 +169,7 @@ export class Appending {
     );
     problems.push(...this.notStored(entries));
     if (problems.length > 0) throw invalid(problems);
-    const checked: Checked = {
+    const checked: RequestContext = {
       machines,
       targets,
       records: new Map(),
@@ -210,7 +210,7 @@ export class Appending {
 
   private async checkSense(
     entry: Entry,
-    { machines, targets, records, cylinders }: Checked,
+    { machines, targets, records, cylinders }: RequestContext,
     earlier: readonly Entry[],
     at: (path: Problem['path']) => Problem['path'],
   ): Promise<void> {
@@ -225,7 +225,7 @@ export class Appending {
     const bears = entry.supersedes == null ? null : await recordOf(target?.applianceId ?? id);
     const { site } = await machines.known(id);
     const sense = senseOf(entry, {
-      today: this.needs.judging.todayAt(site),
+      today: this.needs.keeper.todayAt(site),
       cylinder: cylinders.get(('cylinderId' in entry ? entry.cylinderId : null) ?? '') ?? null,
       targetIsSuperseded: entry.supersedes != null && bears !== null && bears.isSuperseded(entry.supersedes),
       machine: readsRecord(entry) ? (await recordOf(id)).factsFor(entry) : null,
@@ -246,14 +246,14 @@ export class Appending {
     earlier: readonly Entry[],
   ): Promise<GrowingRecord> {
     const machine = await machines.known(id);
-    const today = this.needs.judging.todayAt(machine.site);
+    const today = this.needs.keeper.todayAt(machine.site);
     const bearing = [...(await machines.bearing(id)), ...earlier];
-    return new GrowingRecord(machine, bearing, today, await this.needs.judging.currentPacks());
+    return new GrowingRecord(machine, bearing, today, await this.needs.keeper.currentPacks());
   }
 }
 
 /** What the entries of one request are checked with, each read once. */
-interface Checked {
+interface RequestContext {
   machines: RequestMachines;
   /** entries that are corrected */
   targets: readonly Entry[];

@@ -8,30 +8,30 @@ import type { Database, Statement } from '../store/database';
 import type { Standings } from '../store/standings';
 import type { Store } from '../store/store';
 
-interface Opened {
+interface OpenStore {
   database: Database;
   store: Store;
   standings: Standings;
-  judging: StandingKeeper;
+  keeper: StandingKeeper;
   clock: Clock;
 }
 
 /** Rows of a database from before lists went by names get their keys, and its machines their places in the lists. */
-export async function placeAsTheyStand({ database, store, standings, judging }: Opened): Promise<void> {
+export async function placeAsTheyStand({ database, store, standings, keeper }: OpenStore): Promise<void> {
   await database.write(async () => {
     const unnamed = await store.rowsWithoutKey();
     await database.batch(unnamed.map(({ table, id, row }) => store.putRow(table, id, row)));
     const statements: Statement[] = [];
     for (const id of await standings.unplaced()) {
       const placed = await store.placed(id);
-      if (placed) statements.push(...judging.placed(placed.appliance, placed.site));
+      if (placed) statements.push(...keeper.placed(placed.appliance, placed.site));
     }
     await database.batch(statements);
   });
 }
 
 /** Rows of a database from before rows were sealed are sealed once, as they stand. */
-export async function sealAsTheyStand({ database, store, clock }: Opened): Promise<void> {
+export async function sealAsTheyStand({ database, store, clock }: OpenStore): Promise<void> {
   await database.write(async () => {
     if (await store.hasRevisions()) return;
     const revisions: Revision[] = [];

@@ -246,9 +246,7 @@ describe('a change whose machine cannot be judged', () => {
   it('is refused whole: the row, its history and its standing stay as they were', async () => {
     const before = await rowOf('appliances', 'flower-3');
     const standing = await machine('flower-3');
-    const judged = vi
-      .spyOn(story.services.judging, 'standingOf')
-      .mockRejectedValueOnce(new Error('no judge'));
+    const judged = vi.spyOn(story.services.keeper, 'standingOf').mockRejectedValueOnce(new Error('no judge'));
     const { status } = await change(
       'appliances',
       { ...(before.row as Row), refrigerant: 'R-290' },

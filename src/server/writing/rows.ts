@@ -29,7 +29,7 @@ export class Rows {
   constructor(
     private readonly database: Database,
     private readonly store: Store,
-    private readonly judging: StandingKeeper,
+    private readonly keeper: StandingKeeper,
     private readonly recent: RecentMachines,
     private readonly clock: Clock,
   ) {}
@@ -58,7 +58,7 @@ export class Rows {
           table === 'sites' &&
           before !== null &&
           changedFields(before, row).some((field) => LISTED_OF_SITE.includes(field))
-            ? [this.judging.staleSite(id)]
+            ? [this.keeper.staleSite(id)]
             : [],
         ),
         ...judged,
@@ -67,7 +67,7 @@ export class Rows {
     });
     const machines = done.fresh.filter(({ table }) => table === 'appliances');
     // Machines of a site follow in the background; what is asked for meanwhile is judged when it is asked for.
-    this.judging.turning.startOverBehind();
+    this.keeper.turning.startOverBehind();
     return { revisions: done.revisions, machines: machines.map(({ id }) => id) };
   }
 
@@ -83,11 +83,11 @@ export class Rows {
       const site = rowOf<Site>('sites', appliance.siteId) ?? (await this.store.site(appliance.siteId));
       if (!site) continue;
       const bearing = await this.store.entriesBearingOn(id);
-      const standing = await this.judging.standingOf(appliance, site, bearing);
-      statements.push(...(await this.judging.put(standing, site)).statements);
+      const standing = await this.keeper.standingOf(appliance, site, bearing);
+      statements.push(...(await this.keeper.put(standing, site)).statements);
       const from = (before as Appliance | null)?.siteId;
       const old = from === undefined || from === site.id ? null : await this.store.site(from);
-      if (old) left.push(this.judging.trip({ siteId: old.id, timezone: old.timezone }));
+      if (old) left.push(this.keeper.trip({ siteId: old.id, timezone: old.timezone }));
     }
     return [...statements, ...left];
   }
@@ -95,7 +95,7 @@ export class Rows {
   /** A figure of the company's own from a day on. Every standing is stale then; nothing waits for that. */
   async amend(amendment: Amendment): Promise<Amendment> {
     await this.database.write(async () => {
-      const pack = (await this.judging.currentPacks())[amendment.pack];
+      const pack = (await this.keeper.currentPacks())[amendment.pack];
       const changed = amended(pack, amendment);
       if (!changed.ok) {
         throw changed.refusal.reason === 'noSuchFigure'
@@ -109,9 +109,9 @@ export class Rows {
         [{ table: 'figures', id: figureId(amendment), row: amendment, recordedAt, by, why: reason }],
       );
       await this.database.batch([this.store.insertAmendment(amendment, recordedAt), ...sealed.statements]);
-      this.judging.forgetPacks();
+      this.keeper.forgetPacks();
     });
-    this.judging.turning.startOverBehind();
+    this.keeper.turning.startOverBehind();
     return amendment;
   }
 

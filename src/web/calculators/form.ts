@@ -24,12 +24,12 @@ export interface MeasureSpec {
   optional?: boolean;
 }
 
-interface Typed {
+interface TypedMeasure {
   text: string;
   unit: string;
 }
-interface Kept {
-  measures: Partial<Record<string, Typed>>;
+interface FormDraft {
+  measures: Partial<Record<string, TypedMeasure>>;
   choices: Partial<Record<string, string>>;
 }
 
@@ -38,7 +38,7 @@ export interface MeasureField {
   text: string;
   unit: string;
   read: Result<Measure, MeasureRefusal>;
-  set: (typed: Partial<Typed>) => void;
+  set: (typed: Partial<TypedMeasure>) => void;
 }
 
 export interface BenchForm<M extends string, C extends string> {
@@ -48,7 +48,7 @@ export interface BenchForm<M extends string, C extends string> {
   choice: Record<C, string>;
   choose: (key: C, value: string) => void;
   /** several at once */
-  put: (part: { measures?: Partial<Record<M, Typed>>; choices?: Partial<Record<C, string>> }) => void;
+  put: (part: { measures?: Partial<Record<M, TypedMeasure>>; choices?: Partial<Record<C, string>> }) => void;
   /** results; weights in the units in which the first weight was typed: 53 g stay grams, whatever the gauges read in */
   show: Show;
   touched: boolean;
@@ -57,9 +57,9 @@ export interface BenchForm<M extends string, C extends string> {
 }
 
 const keyOf = (slug: string): string => `abacus.bench.${slug}`;
-const EMPTY: Kept = { measures: {}, choices: {} };
+const EMPTY: FormDraft = { measures: {}, choices: {} };
 
-const keptOf = (slug: string): Kept => ({ ...EMPTY, ...readKept<Partial<Kept>>(keyOf(slug)) });
+const keptOf = (slug: string): FormDraft => ({ ...EMPTY, ...readKept<Partial<FormDraft>>(keyOf(slug)) });
 
 export function useBenchForm<M extends string, C extends string = never>(
   slug: string,
@@ -72,7 +72,7 @@ export function useBenchForm<M extends string, C extends string = never>(
   const startOf = (key: string, spec: MeasureSpec) =>
     home?.starts.find((each) => each.key === key && each.dimension === spec.dimension)?.si ?? spec.start;
   const [kept, setKept] = useState(() => keptOf(place));
-  const keep = (next: Kept) => {
+  const keep = (next: FormDraft) => {
     writeKept(keyOf(place), next);
     setKept(next);
   };
@@ -123,7 +123,10 @@ export function useBenchForm<M extends string, C extends string = never>(
         const unit = spec.unit?.[system] ?? readIn(spec.dimension, system);
         return [[key, { text: bareText(spec, spec.example, unit, atmosphere), unit }]];
       });
-      keep({ ...kept, measures: { ...kept.measures, ...(Object.fromEntries(filled) as Kept['measures']) } });
+      keep({
+        ...kept,
+        measures: { ...kept.measures, ...(Object.fromEntries(filled) as FormDraft['measures']) },
+      });
     },
   };
 }

@@ -5,7 +5,7 @@ import { isRefrigerant } from '../../core/refrigerant/refrigerant';
 import { readKept, writeKept } from '../data/device/kept';
 import { type Show, shownIn, type UnitSystem } from '../../words/measures';
 
-interface Kept {
+interface BenchSettings {
   system: UnitSystem;
   /** weights, where a machine is weighed in the other system */
   weights?: UnitSystem;
@@ -14,19 +14,19 @@ interface Kept {
   refrigerant: string | null;
 }
 
-export interface BenchSetting extends Kept {
+export interface BenchSetting extends BenchSettings {
   /** Pa absolute at the site */
   atmosphere: number;
-  change: (part: Partial<Kept>) => void;
+  change: (part: Partial<BenchSettings>) => void;
   show: Show;
 }
 
 const KEY = 'abacus.bench';
-const FIRST: Kept = { system: 'us', altitudeM: 0, refrigerant: 'R-448A' };
+const FIRST: BenchSettings = { system: 'us', altitudeM: 0, refrigerant: 'R-448A' };
 
 /** What an older version or another tab left is taken only where it still makes sense. */
-function kept(): Kept {
-  const found = { ...FIRST, ...readKept<Partial<Kept>>(KEY) };
+function kept(): BenchSettings {
+  const found = { ...FIRST, ...readKept<Partial<BenchSettings>>(KEY) };
   return {
     system: found.system === 'metric' ? 'metric' : 'us',
     altitudeM: atmosphereAt(found.altitudeM).ok ? found.altitudeM : FIRST.altitudeM,
@@ -38,11 +38,17 @@ function kept(): Kept {
 const Context = createContext<BenchSetting | null>(null);
 
 /** `machine`: the units, altitude and refrigerant of a machine that the tools are used on; nothing of it is kept then. */
-export function BenchSettingProvider({ machine, children }: { machine?: Kept; children: ReactNode }) {
+export function BenchSettingProvider({
+  machine,
+  children,
+}: {
+  machine?: BenchSettings;
+  children: ReactNode;
+}) {
   const [setting, setSetting] = useState(() => machine ?? kept());
   const air = atmosphereAt(setting.altitudeM);
   const atmosphere = air.ok ? air.value : SEA_LEVEL_PA;
-  const change = (part: Partial<Kept>) => {
+  const change = (part: Partial<BenchSettings>) => {
     const next = { ...setting, ...part };
     if (!machine) writeKept(KEY, next);
     setSetting(next);

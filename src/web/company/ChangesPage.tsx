@@ -58,12 +58,12 @@ export default function ChangesPage() {
   );
 }
 
-interface Known {
+interface NamesOfRows {
   cylinders: ReadonlyMap<string, string>;
   rowNames: RowNames;
 }
 
-function ChangeLine({ change, cylinders, rowNames }: { change: Change } & Known) {
+function ChangeLine({ change, cylinders, rowNames }: { change: Change } & NamesOfRows) {
   const { people } = useWriter();
   const { entry, revision } = change;
   const by = entry?.by ?? revision?.by;
@@ -92,7 +92,7 @@ function EntryChange({
 }: {
   change: Change;
   entry: Entry;
-  cylinders: Known['cylinders'];
+  cylinders: NamesOfRows['cylinders'];
 }) {
   const { machineName, siteName, massSystem, leaks } = change;
   const names: Names = { ...NO_NAMES, leaks: new Map(Object.entries(leaks)), bottles: cylinders };

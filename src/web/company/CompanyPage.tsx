@@ -7,11 +7,11 @@ import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { HistoryDialog } from '../forms/rows/RowHistory';
 import { RowDialog } from '../forms/rows/RowDialog';
-import { type Opened, type Open, Line, People, Owners, Instruments } from './Tables';
+import { type OpenDialog, type Open, Line, People, Owners, Instruments } from './Tables';
 import { countWords } from '../../words/counts';
 
 export default function CompanyPage() {
-  const [opened, setOpened] = useState<Opened | null>(null);
+  const [opened, setOpened] = useState<OpenDialog | null>(null);
   const close = () => setOpened(null);
   return (
     <Page

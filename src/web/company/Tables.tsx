@@ -13,14 +13,14 @@ import { DIMENSION_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
 import { hasLeft } from '../../core/logbook/people';
 
-export interface Opened {
+export interface OpenDialog {
   table: RowTable;
   id: string;
   title: string;
   how: 'change' | 'history' | 'add';
 }
 
-export type Open = (opened: Opened) => void;
+export type Open = (opened: OpenDialog) => void;
 
 /** One row with what can be done to it. */
 export function Line({
@@ -64,7 +64,7 @@ export function Line({
   );
 }
 
-const adding = (table: RowTable): Opened => ({ table, id: uuidv7(), title: '', how: 'add' });
+const adding = (table: RowTable): OpenDialog => ({ table, id: uuidv7(), title: '', how: 'add' });
 
 export function People({ open }: { open: Open }) {
   const { people } = useWriter();

@@ -4,7 +4,7 @@ import { type Day, addMonths, civil } from '../../core/quantity/day';
 import { grams, massText } from '../../core/quantity/mass';
 import { PERCENT_SCALE } from '../../core/rules/leakRate';
 import { judgedRate } from '../../core/rules/judgedRate';
-import { rodOf } from '../../core/rules/summary';
+import { headroomSummary } from '../../core/rules/summary';
 import { yearLoss } from '../../core/visit/yearLoss';
 import { RodDrawing } from '../parts/Rod';
 import { WorkingDisclosure } from '../parts/Working';
@@ -20,7 +20,7 @@ const percentOf = (millionths: number | null): string =>
 
 export function Figures({ view }: { view: MachineView }) {
   const { standing, system } = view;
-  const rod = rodOf(standing);
+  const rod = headroomSummary(standing);
   const last = standing.additions.at(-1);
   const judged = last && judgedRate(last, standing.ledger);
   return (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Entry } from '../../core/logbook/entry';
 import { addDays, dayOf, dayText, parseDay } from '../../core/quantity/day';
 import { obligationKey, stateOf } from '../../core/rules/obligation';
-import { rodOf } from '../../core/rules/summary';
+import { headroomSummary } from '../../core/rules/summary';
 import { standingWith } from '../../record/foldedMachine';
 import { massOf } from '../../record/readMass';
 import { RateLines } from '../forms/gas/RateLines';
@@ -82,11 +82,11 @@ function Answer({ view, entry }: { view: MachineView; entry: Entry }) {
   const key = (each: (typeof withIt.obligations)[number]) => `${obligationKey(each)} ${stateOf(each, asOf)}`;
   const known = new Set(without.obligations.map(key));
   const changed = withIt.obligations.filter((each) => !known.has(key(each)));
-  const stateWords = rodWords(rodOf(thatDay), system);
+  const stateWords = rodWords(headroomSummary(thatDay), system);
   return (
     <div className="rule-t rule-b grid gap-x-10 gap-y-3 bg-card px-3 py-3 lg:grid-cols-2" aria-live="polite">
       <div>
-        <RodDrawing size="full" rod={rodOf(thatDay)} system={system} />
+        <RodDrawing size="full" rod={headroomSummary(thatDay)} system={system} />
         <p className="text-xl font-bold">{stateWords} after it</p>
         {rate ? (
           <RateLines rate={rate} ledger={thatDay.ledger} system={system} labels={view.names.leaks} />

@@ -3,10 +3,10 @@ import type { Mapping } from '../../sheets/mapping';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
 import { Section } from '../parts/Page';
-import { type Asked, type FaultShown, NOTHING, answerOf, answered, headingWords } from './answers';
+import { type FaultQuestion, type FaultShown, NOTHING, answerOf, answered, headingWords } from './answers';
 import { countWords } from '../../words/counts';
 
-type Question = FaultShown & { asked: Asked };
+type Question = FaultShown & { asked: FaultQuestion };
 export const isQuestion = (fault: FaultShown): fault is Question => fault.asked !== undefined;
 
 export function Questions({
@@ -52,7 +52,7 @@ export function Questions({
   );
 }
 
-const LABEL: Record<Asked['settles'], (asked: Asked) => string> = {
+const LABEL: Record<FaultQuestion['settles'], (asked: FaultQuestion) => string> = {
   value: ({ heading, value }) =>
     value === '' ? `${headingWords(heading)}, where it is empty` : `“${value}” means`,
   dates: () => 'Days in this list are written',
@@ -61,7 +61,7 @@ const LABEL: Record<Asked['settles'], (asked: Asked) => string> = {
   doubles: () => 'Of such rows',
 };
 
-const mayBeEmpty = ({ settles, value, choices }: Asked): boolean =>
+const mayBeEmpty = ({ settles, value, choices }: FaultQuestion): boolean =>
   settles === 'value' && value !== '' && choices.every((choice) => choice.value !== '');
 
 function Answer({
@@ -69,7 +69,7 @@ function Answer({
   answer,
   onAnswer,
 }: {
-  asked: Asked;
+  asked: FaultQuestion;
   answer: string;
   onAnswer: (answer: string) => void;
 }) {

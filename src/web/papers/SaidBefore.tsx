@@ -13,15 +13,15 @@ function meaningWords(value: string, meaning: string): string {
   return words[meaning] ?? meaning;
 }
 
-interface Said {
+interface AnsweredQuestion {
   key: string;
   words: string;
   without: Mapping;
 }
 
-function saidIn(mapping: Mapping): Said[] {
+function saidIn(mapping: Mapping): AnsweredQuestion[] {
   const values = Object.entries(mapping.values ?? {}).flatMap(([heading, own]) =>
-    Object.entries(own).map(([value, meaning]): Said => {
+    Object.entries(own).map(([value, meaning]): AnsweredQuestion => {
       const { [value]: _, ...rest } = own;
       return {
         key: `${heading} ${value}`,
@@ -30,7 +30,7 @@ function saidIn(mapping: Mapping): Said[] {
       };
     }),
   );
-  const whole: (Said | false)[] = [
+  const whole: (AnsweredQuestion | false)[] = [
     mapping.dates != null && {
       key: 'dates',
       words: mapping.dates === 'dmy' ? 'Days are written day first' : 'Days are written month first',

@@ -5,13 +5,13 @@ import { type Mapping, decimalSaid, meaningSaid, rowName, unitSaid } from '../..
 import type { MassUnit } from '../../core/quantity/mass';
 
 export type FaultShown = ImportPreview['faulty'][number];
-export type Asked = NonNullable<FaultShown['asked']>;
+export type FaultQuestion = NonNullable<FaultShown['asked']>;
 
 /** What a word means that says nothing: the cell counts as empty. */
 export const NOTHING = ' ';
 
 /** What was answered; an empty text: nothing yet. */
-export function answerOf(mapping: Mapping, { settles, heading, value }: Asked): string {
+export function answerOf(mapping: Mapping, { settles, heading, value }: FaultQuestion): string {
   switch (settles) {
     case 'value': {
       const said = meaningSaid(mapping, heading, value);
@@ -42,7 +42,7 @@ export function withUnit(mapping: Mapping, heading: string, unit: MassUnit | nul
   return { ...mapping, units: unit === null ? units : { ...units, [heading]: unit } };
 }
 
-export function answered(mapping: Mapping, asked: Asked, answer: string): Mapping {
+export function answered(mapping: Mapping, asked: FaultQuestion, answer: string): Mapping {
   const { settles, heading, value } = asked;
   switch (settles) {
     case 'value': {

@@ -1,6 +1,6 @@
 /** The rod: free beads at the left, spent ones packed against the stop, red diamonds beyond it. */
 import type { MassSystem } from '../../core/quantity/mass';
-import type { Rod } from '../../core/rules/summary';
+import type { HeadroomSummary } from '../../core/rules/summary';
 import { rodSentence } from '../../words/rod';
 import { BEADS, type Beads, beadsOf } from './rodGeometry';
 
@@ -71,7 +71,15 @@ function Diamonds({ beads, geometry }: { beads: Beads; geometry: Geometry }) {
   });
 }
 
-export function RodDrawing({ rod, system, size = 'row' }: { rod: Rod; system: MassSystem; size?: RodSize }) {
+export function RodDrawing({
+  rod,
+  system,
+  size = 'row',
+}: {
+  rod: HeadroomSummary;
+  system: MassSystem;
+  size?: RodSize;
+}) {
   const beads = rod.limit ? beadsOf(rod) : null;
   const geometry: Geometry = SIZES[size];
   const { width, height, left, stop, right, frame, line } = geometry;

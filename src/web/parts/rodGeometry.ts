@@ -1,5 +1,5 @@
 /** How many beads lie where: 20 between the frame and the stop, together the whole allowance. */
-import type { Rod } from '../../core/rules/summary';
+import type { HeadroomSummary } from '../../core/rules/summary';
 
 export const BEADS = 20;
 const MOST_DIAMONDS = 5;
@@ -15,7 +15,7 @@ export interface Beads {
 }
 
 /** Free beads are rounded down, so that the rod never promises more than there is. */
-export function beadsOf(rod: Extract<Rod, { limit: true }>): Beads {
+export function beadsOf(rod: Extract<HeadroomSummary, { limit: true }>): Beads {
   const overBeads =
     rod.exceeded && rod.exceeded.limitPercent > 0
       ? Math.max(0, Math.ceil((rod.exceeded.percent / rod.exceeded.limitPercent - 1) * BEADS - DUST))

@@ -18,7 +18,7 @@ export function handlers(services: Services): Handlers {
     store,
     standings,
     database,
-    judging,
+    keeper,
     appending,
     rows,
     board,
@@ -49,7 +49,7 @@ export function handlers(services: Services): Handlers {
       const placed = await store.placed(parts.id);
       if (!placed) throw notFound('machine');
       const { appliance, site } = placed;
-      const judged = await judging.documentOf(appliance, site);
+      const judged = await keeper.documentOf(appliance, site);
       return {
         appliance,
         site,

@@ -18,14 +18,14 @@ import { problemsOf } from '../../../core/logbook/problems';
 import { PHOTO_BYTES } from '../../files/photos';
 import { invalid } from '../../problem';
 
-export interface Asked<Name extends EndpointName> {
+export interface RequestParts<Name extends EndpointName> {
   parts: PathParts<Name>;
   query: QueryRead<Name>;
   body: Endpoints[Name]['body'] extends z.ZodType ? BodyRead<Name> : unknown;
 }
 
 /** What answers each endpoint that answers with a document. */
-export type Handlers = { [Name in DocumentName]: (asked: Asked<Name>) => Promise<AnswerOf<Name>> };
+export type Handlers = { [Name in DocumentName]: (asked: RequestParts<Name>) => Promise<AnswerOf<Name>> };
 /** What answers each endpoint that answers with a file. */
 export type FileHandlers = Record<Exclude<EndpointName, DocumentName>, RequestHandler>;
 

@@ -25,11 +25,11 @@ const SPECS = {
   pressure: { label: 'Gauge pressure', dimension: 'pressure', example: 569_000 },
 } as const;
 
-type Known = 'temperature' | 'liquid' | 'vapour';
+type GivenQuantity = 'temperature' | 'liquid' | 'vapour';
 
 export default function Saturation() {
   const form = useBenchForm('saturation', SPECS, { known: 'temperature' as string });
-  const known = form.choice.known as Known;
+  const known = form.choice.known as GivenQuantity;
   return (
     <BenchPage
       name="saturation"
@@ -63,7 +63,7 @@ function State({
   form,
 }: {
   table: SaturationTable;
-  known: Known;
+  known: GivenQuantity;
   form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'known'>>;
 }) {
   const { show, system, atmosphere } = useBench();

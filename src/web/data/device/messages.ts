@@ -9,7 +9,7 @@ export interface Message {
   action: { label: string; onClick: () => void } | null;
 }
 
-type Said = Partial<Pick<Message, 'wrong' | 'action'>>;
+type MessageOptions = Partial<Pick<Message, 'wrong' | 'action'>>;
 
 const SECONDS = 8;
 
@@ -36,7 +36,7 @@ export const hush = (): void => {
 };
 
 /** Says it in place of what was said before. */
-export const say = (words: string, { wrong = false, action = null }: Said = {}): void =>
+export const say = (words: string, { wrong = false, action = null }: MessageOptions = {}): void =>
   show({ id: (count += 1), words, wrong, action });
 
 export const sayWrong = (words: string, action: Message['action'] = null): void =>

@@ -1,6 +1,6 @@
 /** What is being typed in a visit, kept on the device as it is typed: a reload, a flat battery or a second tab loses nothing. */
 import { useEffect, useState } from 'react';
-import { type Typed, forgetTyped, keepTyped } from './typed';
+import { type UnsavedDraft, forgetTyped, keepTyped } from './typed';
 import { fitting, forgetKept, keptKeys, readKept, writeKept } from './kept';
 
 const PREFIX = 'abacus.visit ';
@@ -13,7 +13,7 @@ export function useKeptDraft<Draft extends object>(
   key: string,
   fresh: () => Draft,
   store: Storage = localStorage,
-  typedOf: (draft: Draft) => Typed | null = () => null,
+  typedOf: (draft: Draft) => UnsavedDraft | null = () => null,
 ) {
   const kept = `${PREFIX}${key}`;
   const read = () => fitting(fresh(), readKept<unknown>(kept, store));

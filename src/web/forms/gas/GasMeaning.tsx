@@ -3,7 +3,7 @@ import { type MassSystem, gramsDown, roomText } from '../../../core/quantity/mas
 import { mergedObligations, obligationKey, openObligations } from '../../../core/rules/obligation';
 import type { LeakLabels } from '../../../core/logbook/leakLabels';
 import type { Standing } from '../../../core/rules/standing';
-import { rodOf, unjudgedSummary } from '../../../core/rules/summary';
+import { headroomSummary, unjudgedSummary } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { RodDrawing } from '../../parts/Rod';
 import { WorkingDisclosure } from '../../parts/Working';
@@ -24,7 +24,7 @@ interface Props {
 
 export function GasMeaning({ preview, present, system, added, labels }: Props) {
   const standing = preview?.after ?? present;
-  const rod = rodOf(standing);
+  const rod = headroomSummary(standing);
   const before = (preview?.before ?? present).headroom;
   return (
     <section aria-label="What this means" aria-live="polite" className="rule-t rule-b mb-3 bg-card px-3 py-2">

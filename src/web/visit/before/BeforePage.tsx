@@ -14,7 +14,7 @@ import { OBLIGATION_WORDS } from '../../../words/codes';
 import { dateWords, dayWords, untilWords } from '../../../words/dates';
 import { fullChargeWords } from '../../../words/fullCharge';
 import { rodSentence } from '../../../words/rod';
-import { rodOf } from '../../../core/rules/summary';
+import { headroomSummary } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteDialog } from '../../data/addresses/writeDialog';
@@ -104,7 +104,9 @@ function Running({ view: { standing, today, system } }: { view: MachineView }) {
           </li>
         ))}
       </ul>
-      {unjudged(standing) === null && <p className="mt-2">{rodSentence(rodOf(standing), system)}</p>}
+      {unjudged(standing) === null && (
+        <p className="mt-2">{rodSentence(headroomSummary(standing), system)}</p>
+      )}
     </Section>
   );
 }

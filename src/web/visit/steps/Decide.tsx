@@ -1,7 +1,7 @@
 /** Step 6: what law and product allow, what it costs, and the decision with its person, reason and end. */
 import { notesOf } from '../../../core/visit/visitRecord';
 import { stateOf, mergedObligations, obligationKey, openObligations } from '../../../core/rules/obligation';
-import { rodOf } from '../../../core/rules/summary';
+import { headroomSummary } from '../../../core/rules/summary';
 import { unjudged } from '../../../core/rules/unjudged';
 import { CannotJudge } from '../../panels/CannotJudge';
 import { useWriteDialog } from '../../data/addresses/writeDialog';
@@ -92,7 +92,7 @@ function Law() {
   const { view } = useVisit();
   const { standing, today, system } = view;
   const running = mergedObligations(openObligations(standing.obligations));
-  const rod = rodOf(standing);
+  const rod = headroomSummary(standing);
   return (
     <Section title="What the law leaves open">
       <RodDrawing size="full" rod={rod} system={system} />
