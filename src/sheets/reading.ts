@@ -219,7 +219,7 @@ export class RowReading {
     const read = this.columns.amountOf(cell, unit, field);
     if (read.ok) {
       const said = unit !== null && /^[\d.,\s'’]+$/.test(cell.text) ? `${cell.text} ${unit}` : cell.text;
-      return { ...read.value, 'x-typed': said } as Mass;
+      return { ...read.value, 'x-typed': said };
     }
     const [message, remedy] = AMOUNT_FAULTS[read.refusal];
     if (read.refusal === 'ambiguous')

@@ -1,9 +1,9 @@
 /** What lists of rows share: names, refrigerants, and fields with something in them. */
-import type { Mass } from '../core/quantity/mass';
+import { type Mass, typedText } from '../core/quantity/mass';
 import { gasesWithNumber, isGasUnknown, refrigerantNamed } from './gasNames';
 import type { RowReading } from './reading';
 
-export const typed = (mass: Mass): string => (mass as Mass & { 'x-typed'?: string })['x-typed'] ?? '';
+export const typed = (mass: Mass): string => typedText(mass) ?? '';
 
 /** Fields with something in them. */
 export const filled = (fields: Readonly<Record<string, unknown>>): Record<string, unknown> =>

@@ -1,11 +1,11 @@
 /** A weight in words: as it was typed, and in the units of its machine. */
 import type { GasSum } from '../core/visit/gasOfVisit';
-import { type Mass, type MassSystem, exactGrams, grams, massText } from '../core/quantity/mass';
+import { type Mass, type MassSystem, exactGrams, grams, massText, typedText } from '../core/quantity/mass';
 
 export const massWords = (mass: Mass, system: MassSystem): string => {
-  const typed = (mass as Mass & { 'x-typed'?: string })['x-typed'];
+  const typed = typedText(mass);
   const shown = massText(grams(exactGrams(mass)), system);
-  if (typed === undefined) return shown;
+  if (typed === null) return shown;
   // A bare number was meant in the unit of its field, which stands beside it.
   const said = /[a-z]/i.test(typed) ? typed : `${typed} ${mass.unit}`;
   return sameWeight(said, shown) ? said : `${said} (${shown})`;

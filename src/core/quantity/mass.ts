@@ -13,7 +13,13 @@ export type MassUnit = (typeof MASS_UNITS)[number];
 export interface Mass {
   value: number;
   unit: MassUnit;
+  /** the text itself; what another program wrote there may be anything */
+  'x-typed'?: unknown;
 }
+
+/** The text that was typed, where it was kept. */
+export const typedText = (mass: Mass): string | null =>
+  typeof mass['x-typed'] === 'string' ? mass['x-typed'] : null;
 
 /** Exact mass: an integer count of 10^-40 g. */
 export type ExactGrams = bigint & { readonly __unit: 'exactGrams' };
