@@ -12,7 +12,14 @@ import {
   YAxis,
 } from 'recharts';
 import { type Day, addDays, civil, newYearsDay } from '../../core/quantity/day';
-import { exactGrams, grams, massText, type MassUnit, gramsIn } from '../../core/quantity/mass';
+import {
+  exactGrams,
+  grams,
+  massText,
+  type MassSystem,
+  type MassUnit,
+  gramsIn,
+} from '../../core/quantity/mass';
 import { strictestOf } from '../../core/rules/headroom';
 import { judgedRate } from '../../core/rules/judgedRate';
 import { dayWords } from '../../words/dates';
@@ -188,37 +195,44 @@ export default function Timeline({ view }: { view: MachineView }) {
         Shaded: a case was running.
         {points.some((point) => point.unknown) && ' Gas that nobody weighed has no bar.'}
       </p>
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">
-          The same as a table
-        </summary>
-        <table className="w-full max-w-2xl text-left">
-          <thead>
-            <tr className="rule-b">
-              <th>Day</th>
-              <th>Added</th>
-              <th>Recovered</th>
-              <th>Leak rate</th>
-            </tr>
-          </thead>
-          <tbody>
-            {points.toReversed().map((point) => (
-              <tr key={point.day} className="rule-b">
-                <td>{dayWords(point.day)}</td>
-                <td>
-                  {point.added === null
-                    ? point.unknown
-                      ? 'not weighed'
-                      : '–'
-                    : massText(point.added * gramsIn(unit), system)}
-                </td>
-                <td>{point.recovered === null ? '–' : massText(-point.recovered * gramsIn(unit), system)}</td>
-                <td>{point.rateWords ?? '–'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
+      <AsTable points={points} unit={unit} system={system} />
     </>
+  );
+}
+
+/** What the drawing says, to read and to hear. */
+function AsTable({ points, unit, system }: { points: readonly Point[]; unit: MassUnit; system: MassSystem }) {
+  return (
+    <details>
+      <summary className="min-h-11 cursor-pointer py-2 font-semibold text-green underline underline-offset-4">
+        The same as a table
+      </summary>
+      <table className="w-full max-w-2xl text-left">
+        <thead>
+          <tr className="rule-b">
+            <th>Day</th>
+            <th>Added</th>
+            <th>Recovered</th>
+            <th>Leak rate</th>
+          </tr>
+        </thead>
+        <tbody>
+          {points.toReversed().map((point) => (
+            <tr key={point.day} className="rule-b">
+              <td>{dayWords(point.day)}</td>
+              <td>
+                {point.added === null
+                  ? point.unknown
+                    ? 'not weighed'
+                    : '–'
+                  : massText(point.added * gramsIn(unit), system)}
+              </td>
+              <td>{point.recovered === null ? '–' : massText(-point.recovered * gramsIn(unit), system)}</td>
+              <td>{point.rateWords ?? '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }

@@ -21,31 +21,42 @@ const KIND_WORDS: Record<LabelKind, string> = {
   doNotAdd: 'do not add gas: case open',
 };
 
+const BEGUN = {
+  part: '',
+  on: '',
+  bottle: '',
+  sheet: 'a4x24' as LabelSheet,
+  skip: '0',
+  copies: '1',
+};
+type LabelDraft = typeof BEGUN;
+
+interface FieldsProps {
+  draft: LabelDraft;
+  set: (part: Partial<LabelDraft>) => void;
+}
+
+const MOST = 96;
+const number = (text: string, least: number): string | null =>
+  /^\d+$/.test(text) && Number(text) >= least && Number(text) <= MOST
+    ? null
+    : `A number from ${String(least)} to ${String(MOST)}.`;
+
+const dayFault = ({ on }: LabelDraft): string | null =>
+  on !== '' && parseDay(on) === null ? 'Write the day as 2026-01-01.' : null;
+
 export default function LabelsPage() {
   const [given, setGiven] = useSearchParams();
   const machine = given.get('machine') ?? '';
   const kind = LABEL_KINDS.find((each) => each === given.get('kind')) ?? 'machine';
-  const [draft, setDraft] = useState({
-    part: '',
-    on: '',
-    bottle: '',
-    sheet: 'a4x24' as LabelSheet,
-    skip: '0',
-    copies: '1',
-  });
+  const [draft, setDraft] = useState(BEGUN);
   const [picking, setPicking] = useState(false);
   const [row] = useMachines({ ids: machine }, machine !== '').data?.rows ?? [];
   const cylinders = rowsOf(useCylinderPages());
-  const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
-  const number = (text: string, least: number): string | null =>
-    /^\d+$/.test(text) && Number(text) >= least && Number(text) <= 96
-      ? null
-      : `A number from ${String(least)} to 96.`;
-  const wrongDay = draft.on !== '' && parseDay(draft.on) === null ? 'Write the day as 2026-01-01.' : null;
+  const set = (part: Partial<LabelDraft>) => setDraft({ ...draft, ...part });
   const lacking = kind === 'bottle' ? draft.bottle === '' : machine === '';
   const bad =
-    lacking || wrongDay !== null || number(draft.skip, 0) !== null || number(draft.copies, 1) !== null;
-  const { columns, rows } = LABEL_SHEETS[draft.sheet];
+    lacking || dayFault(draft) !== null || number(draft.skip, 0) !== null || number(draft.copies, 1) !== null;
   const address = `/api${addressOf(
     '/labels',
     {},
@@ -92,55 +103,11 @@ export default function LabelsPage() {
               </Button>
             </div>
           )}
-          {kind === 'part' && (
-            <>
-              <TextField
-                label="Part"
-                value={draft.part}
-                onChange={(event) => set({ part: event.target.value })}
-              />
-              <TextField
-                label="Fitted on"
-                optional
-                placeholder="YYYY-MM-DD"
-                hint="Left empty, there is a line to write on."
-                value={draft.on}
-                error={wrongDay}
-                onChange={(event) => set({ on: event.target.value.trim() })}
-              />
-            </>
-          )}
+          {kind === 'part' && <PartFields draft={draft} set={set} />}
         </div>
       </Section>
       <Section title="On which sheet">
-        <div className="grid max-w-3xl gap-x-4 sm:grid-cols-3">
-          <SelectField
-            label="Sheet"
-            value={draft.sheet}
-            choices={(Object.keys(LABEL_SHEETS) as LabelSheet[]).map((value) => ({
-              value,
-              words: LABEL_SHEETS[value].words,
-            }))}
-            onChange={(event) => set({ sheet: event.target.value as LabelSheet })}
-          />
-          <TextField
-            label="How many"
-            inputMode="numeric"
-            value={draft.copies}
-            error={number(draft.copies, 1)}
-            onChange={(event) => set({ copies: event.target.value.trim() })}
-          />
-          {columns * rows > 1 && (
-            <TextField
-              label="Places used up"
-              inputMode="numeric"
-              hint="From the top left, row by row."
-              value={draft.skip}
-              error={number(draft.skip, 0)}
-              onChange={(event) => set({ skip: event.target.value.trim() })}
-            />
-          )}
-        </div>
+        <SheetFields draft={draft} set={set} />
         {bad ? (
           <p className="text-soft">
             {lacking
@@ -173,5 +140,54 @@ export default function LabelsPage() {
         </Dialog>
       )}
     </Page>
+  );
+}
+
+const PartFields = ({ draft, set }: FieldsProps) => (
+  <>
+    <TextField label="Part" value={draft.part} onChange={(event) => set({ part: event.target.value })} />
+    <TextField
+      label="Fitted on"
+      optional
+      placeholder="YYYY-MM-DD"
+      hint="Left empty, there is a line to write on."
+      value={draft.on}
+      error={dayFault(draft)}
+      onChange={(event) => set({ on: event.target.value.trim() })}
+    />
+  </>
+);
+
+function SheetFields({ draft, set }: FieldsProps) {
+  const { columns, rows } = LABEL_SHEETS[draft.sheet];
+  return (
+    <div className="grid max-w-3xl gap-x-4 sm:grid-cols-3">
+      <SelectField
+        label="Sheet"
+        value={draft.sheet}
+        choices={(Object.keys(LABEL_SHEETS) as LabelSheet[]).map((value) => ({
+          value,
+          words: LABEL_SHEETS[value].words,
+        }))}
+        onChange={(event) => set({ sheet: event.target.value as LabelSheet })}
+      />
+      <TextField
+        label="How many"
+        inputMode="numeric"
+        value={draft.copies}
+        error={number(draft.copies, 1)}
+        onChange={(event) => set({ copies: event.target.value.trim() })}
+      />
+      {columns * rows > 1 && (
+        <TextField
+          label="Places used up"
+          inputMode="numeric"
+          hint="From the top left, row by row."
+          value={draft.skip}
+          error={number(draft.skip, 0)}
+          onChange={(event) => set({ skip: event.target.value.trim() })}
+        />
+      )}
+    </div>
   );
 }

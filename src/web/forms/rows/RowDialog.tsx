@@ -63,15 +63,10 @@ const UNDONE = 'undone at once by its writer';
 
 const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
 
-function RowFormDialog({
-  table,
-  id,
-  row: stored,
-  revisions,
-  isNew,
-  settles,
-  onClose,
-}: Props & { row: Row; revisions: readonly Revision[]; isNew: boolean }) {
+type RowFormProps = Props & { row: Row; revisions: readonly Revision[]; isNew: boolean };
+
+/** What is typed of a row, what stands in the way of it, and saving it. */
+function useRowForm({ table, id, row: stored, revisions, isNew, settles, onClose }: RowFormProps) {
   const form = ROW_FORMS[table];
   const { person } = useWriter();
   const change = useChangeRows();
@@ -137,19 +132,44 @@ function RowFormDialog({
     );
   };
 
+  return {
+    form,
+    values,
+    draft,
+    set,
+    change,
+    save,
+    refusal,
+    needsWhy,
+    noWhy,
+    noWriter: asksWriter && !person,
+    asksWriter,
+    faulty,
+    nothing,
+    meanwhile,
+    after,
+    errors: tried ? errors : {},
+    answer: (key: string, value: unknown) =>
+      set({
+        ...draft,
+        values: { ...draft.values, ...settles?.(key, value), [key]: value },
+        seen: touched ? draft.seen : after,
+      }),
+  };
+}
+
+function RowFormDialog(props: RowFormProps) {
+  const { revisions, isNew, onClose } = props;
+  const { form, values, draft, set, change, save, refusal, errors, answer, ...state } = useRowForm(props);
+  const { needsWhy, noWhy, asksWriter, noWriter, faulty, nothing, meanwhile, after } = state;
+  const { tried } = refusal;
   const asked = applying(form.fields, values);
   const first = isNew ? form.first : undefined;
   const open = first ? asked.filter(({ key }) => first.includes(key)) : asked;
   const folded = asked.filter((field) => !open.includes(field));
-  const answer = (key: string, value: unknown) =>
-    set({
-      ...draft,
-      values: { ...draft.values, ...settles?.(key, value), [key]: value },
-      seen: touched ? draft.seen : after,
-    });
   const asFields = {
     values,
-    errors: tried ? errors : {},
+    errors,
     place: ROW_PLACE,
     machine: null,
     onAnswer: answer,
@@ -196,7 +216,7 @@ function RowFormDialog({
             error={tried && noWhy ? 'Say why.' : null}
           />
         )}
-        {asksWriter && <WriterField error={tried && !person ? NO_WRITER : undefined} />}
+        {asksWriter && <WriterField error={tried && noWriter ? NO_WRITER : undefined} />}
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>
