@@ -161,7 +161,7 @@ const PartFields = ({ draft, set }: FieldsProps) => (
 function SheetFields({ draft, set }: FieldsProps) {
   const { columns, rows } = LABEL_SHEETS[draft.sheet];
   return (
-    <div className="grid max-w-3xl gap-x-4 sm:grid-cols-3">
+    <div className="grid max-w-3xl gap-x-4 sm:grid-cols-[2fr_1fr_1fr]">
       <SelectField
         label="Sheet"
         value={draft.sheet}
