@@ -33,16 +33,37 @@ export interface FoldedMachine<Rows extends MachineRows = MachineRows> {
   packs: Packs;
 }
 
+type OfMachine = Pick<MachineRows, 'appliance' | 'site' | 'entries'>;
+
+/** The last standing of a machine as its entries are: a page, its sheets and its previews ask for the same one. */
+const lastFolds = new WeakMap<readonly Entry[], { from: unknown[]; standing: Standing }>();
+
 /**
  * The standing of a machine as of a day, with drafts that are not saved yet, and without one entry (which stays
  * superseded with all that it had superseded).
  */
 export function standingWith(
-  machine: Pick<MachineRows, 'appliance' | 'site' | 'entries'>,
+  machine: OfMachine,
   packs: Packs,
   asOf: Day,
   drafts: readonly Entry[] = [],
   without: string | null = null,
+): Standing {
+  if (drafts.length > 0 || without !== null) return foldWith(machine, packs, asOf, drafts, without);
+  const from = [machine.appliance, machine.site, packs, asOf];
+  const last = lastFolds.get(machine.entries);
+  if (last && from.every((each, index) => each === last.from[index])) return last.standing;
+  const standing = foldWith(machine, packs, asOf, [], null);
+  lastFolds.set(machine.entries, { from, standing });
+  return standing;
+}
+
+function foldWith(
+  machine: OfMachine,
+  packs: Packs,
+  asOf: Day,
+  drafts: readonly Entry[],
+  without: string | null,
 ): Standing {
   const bearing = [...machine.entries, ...drafts];
   const own = bearing.filter((entry) => entry.applianceId === machine.appliance.id && entry.id !== without);
