@@ -3,6 +3,7 @@
  * again, and its record need not be read, parsed and stored anew for each entry. Holds until a row changes or somebody else
  * writes to the database; record and judgement of a machine are forgotten together.
  */
+import { LRUCache } from 'lru-cache';
 import type { Entry } from '../../core/logbook/entry';
 import type { Appliance, Site } from '../../core/logbook/tables';
 import type { Standing } from '../../core/rules/standing';
@@ -27,9 +28,12 @@ const MOST_MACHINES = 200;
 const MOST_ENTRIES = 50_000;
 
 export class RecentMachines {
-  private readonly machines = new Map<string, RecentMachine>();
-  private readonly judgements = new Map<string, RecentStanding>();
-  private entries = 0;
+  private readonly machines = new LRUCache<string, RecentMachine>({
+    max: MOST_MACHINES,
+    maxSize: MOST_ENTRIES,
+    sizeCalculation: ({ bearing }) => Math.max(bearing.length, 1),
+  });
+  private readonly judgements = new LRUCache<string, RecentStanding>({ max: MOST_MACHINES });
   private version: unknown = null;
 
   /** `version` of the database: another one than before means that somebody else wrote, and nothing holds any more. */
@@ -42,24 +46,9 @@ export class RecentMachines {
 
   judgement = (id: string): RecentStanding | null => this.judgements.get(id) ?? null;
 
-  keep(id: string, machine: RecentMachine): void {
-    this.forgetRecord(id);
-    this.machines.set(id, machine);
-    this.entries += machine.bearing.length;
-    for (const oldest of this.machines.keys()) {
-      if (this.machines.size <= MOST_MACHINES && this.entries <= MOST_ENTRIES) break;
-      this.forgetRecord(oldest);
-    }
-  }
+  keep = (id: string, machine: RecentMachine): void => void this.machines.set(id, machine);
 
-  keepJudgement(id: string, judgement: RecentStanding): void {
-    this.judgements.delete(id);
-    this.judgements.set(id, judgement);
-    for (const oldest of this.judgements.keys()) {
-      if (this.judgements.size <= MOST_MACHINES) break;
-      this.judgements.delete(oldest);
-    }
-  }
+  keepJudgement = (id: string, judgement: RecentStanding): void => void this.judgements.set(id, judgement);
 
   /** While another one is being stored nobody knows which is kept; the record stays as it is. */
   forgetJudgement = (id: string): void => void this.judgements.delete(id);
@@ -70,14 +59,10 @@ export class RecentMachines {
   }
 
   /** Its record is to be read anew; what was stored of its judgement stays. */
-  forgetRecord(id: string): void {
-    this.entries -= this.machines.get(id)?.bearing.length ?? 0;
-    this.machines.delete(id);
-  }
+  forgetRecord = (id: string): void => void this.machines.delete(id);
 
   clear(): void {
     this.machines.clear();
     this.judgements.clear();
-    this.entries = 0;
   }
 }
