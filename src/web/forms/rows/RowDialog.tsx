@@ -1,9 +1,6 @@
 /** Puts a row right, or adds one: its fields, the reason where rates, duties or papers hang on it, and the way back. */
-import { say, sayWrong } from '../../data/device/messages';
-import { type RowTable, changedFields, wantsWhy } from '../../../contract/rows';
 import type { Revision } from '../../../core/logbook/tables';
-import { useWriter } from '../../data/device/writer';
-import { useChangeRows, useRow } from '../../data/api/queries';
+import { useRow } from '../../data/api/queries';
 import { WriterField } from '../WriterField';
 import { TextField } from '../../parts/Field';
 import { Button } from '../../parts/Button';
@@ -11,34 +8,17 @@ import { Fold } from '../../parts/Fold';
 import { Loaded } from '../../parts/Page';
 import { Refused } from '../Refused';
 import { SaveBar } from '../SaveBar';
-import { useRefusal } from '../useRefusal';
 import { Dialog } from '../../parts/Dialog';
-import { useKeptDraft } from '../../data/device/useKeptDraft';
 import { Fields, applying, namesOf } from '../Fields';
 import { RevisionLine } from './RowHistory';
+import { type Row, type RowDialogProps, type RowFormProps, useRowForm } from './useRowForm';
 import { useRowNames } from './useRowNames';
-import { faultyLabels } from '../../../record/formValues';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
-import type { Values } from '../../../record/field';
-import { capped } from '../../../words/list';
-import { ROW_PLACE, draftOfRow, rowOfDraft } from '../../../record/rows/rowValues';
+import { ROW_PLACE } from '../../../record/rows/rowValues';
 import { withArticle } from '../../../words/counts';
 import { NO_WRITER } from '../../../words/refused';
 
-type Row = Record<string, unknown> & { id?: string };
-
-interface Props {
-  table: RowTable;
-  id: string;
-  /** the row to begin with, where it is new */
-  fresh?: Row;
-  /** of a new row: what else an answer settles */
-  settles?: (key: string, value: unknown) => Values;
-  /** `added`: the id of a row that is new */
-  onClose: (added?: string) => void;
-}
-
-export function RowDialog(props: Props) {
+export function RowDialog(props: RowDialogProps) {
   return props.fresh ? (
     <RowFormDialog {...props} row={props.fresh} revisions={[]} isNew />
   ) : (
@@ -46,7 +26,7 @@ export function RowDialog(props: Props) {
   );
 }
 
-function Stored(props: Props) {
+function Stored(props: RowDialogProps) {
   const query = useRow(props.table, props.id);
   if (query.data)
     return (
@@ -59,108 +39,9 @@ function Stored(props: Props) {
   );
 }
 
-const UNDONE = 'undone at once by its writer';
-
-const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
-
-type RowFormProps = Props & { row: Row; revisions: readonly Revision[]; isNew: boolean };
-
-/** What is typed of a row, what stands in the way of it, and saving it. */
-function useRowForm({ table, id, row: stored, revisions, isNew, settles, onClose }: RowFormProps) {
-  const form = ROW_FORMS[table];
-  const { person } = useWriter();
-  const change = useChangeRows();
-  // Only what was touched is kept: the rest is as the row says it now, also where another wrote it meanwhile.
-  const { draft, set, forget } = useKeptDraft(`row ${table} ${isNew ? 'new' : id}`, () => ({
-    values: {} as Values,
-    why: '',
-    /** seal of the version that was on screen when this was typed */
-    seen: null as string | null,
-  }));
-  const before = stored;
-  const after = hashOf(revisions);
-  const touched = Object.keys(draft.values).length > 0;
-  const meanwhile =
-    isNew || !touched || draft.seen === after
-      ? []
-      : revisions.slice(revisions.findIndex(({ seal }) => seal?.hash === draft.seen) + 1);
-  const values: Values = { ...draftOfRow(form, before), ...draft.values };
-  const refusal = useRefusal();
-  const { tried } = refusal;
-  const { row, errors } = rowOfDraft(form, before, values);
-  const needsWhy = !isNew && wantsWhy(table, before, row);
-  const noWhy = needsWhy && draft.why.trim() === '';
-  const asksWriter = !(table === 'people' && isNew && !person);
-  const faulty = tried
-    ? faultyLabels(form, {
-        ...errors,
-        ...(noWhy ? { why: 'Say why.' } : {}),
-        ...(asksWriter && !person ? { by: NO_WRITER } : {}),
-      })
-    : [];
-  const nothing = !isNew && changedFields(before, row).length === 0;
-
-  const save = () => {
-    refusal.try();
-    // The first person of an empty list writes themselves down.
-    const by = person?.id ?? (table === 'people' && isNew ? id : null);
-    if (by === null || Object.keys(errors).length > 0 || noWhy || nothing || meanwhile.length > 0) return;
-    change.mutate(
-      { changes: [{ table, id, row, after }], by, why: draft.why.trim() || null },
-      {
-        onSuccess: ({ revisions: made }) => {
-          forget();
-          const last = made.at(-1)?.seal?.hash ?? null;
-          say(
-            `${capped(form.thing)} ${isNew ? 'added' : 'put right'}.`,
-            isNew
-              ? {}
-              : {
-                  action: {
-                    label: 'Undo',
-                    onClick: () =>
-                      change.mutate(
-                        { changes: [{ table, id, row: before, after: last }], by, why: UNDONE },
-                        { onError: (error) => sayWrong(`Not undone: ${error.message}`) },
-                      ),
-                  },
-                },
-          );
-          onClose(isNew ? id : undefined);
-        },
-      },
-    );
-  };
-
-  return {
-    form,
-    values,
-    draft,
-    set,
-    change,
-    save,
-    refusal,
-    needsWhy,
-    noWhy,
-    noWriter: asksWriter && !person,
-    asksWriter,
-    faulty,
-    nothing,
-    meanwhile,
-    after,
-    errors: tried ? errors : {},
-    answer: (key: string, value: unknown) =>
-      set({
-        ...draft,
-        values: { ...draft.values, ...settles?.(key, value), [key]: value },
-        seen: touched ? draft.seen : after,
-      }),
-  };
-}
-
 function RowFormDialog(props: RowFormProps) {
   const { revisions, isNew, onClose } = props;
-  const { form, values, draft, set, change, save, refusal, errors, answer, ...state } = useRowForm(props);
+  const { form, values, draft, set, saving, save, refusal, errors, answer, ...state } = useRowForm(props);
   const { needsWhy, noWhy, asksWriter, noWriter, faulty, nothing, meanwhile, after } = state;
   const { tried } = refusal;
   const asked = applying(form.fields, values);
@@ -180,7 +61,7 @@ function RowFormDialog(props: RowFormProps) {
       title={isNew ? `Add ${withArticle(form.thing)}` : `Change the ${form.thing}`}
       onClose={() => onClose()}
       footer={
-        <SaveBar words="Save" saving={change} onSave={save}>
+        <SaveBar words="Save" saving={saving} onSave={save}>
           <Refused labels={faulty} />
           {tried && nothing && <p className="mb-2 text-soft">Nothing is changed yet.</p>}
           {meanwhile.length > 0 && (
