@@ -41,11 +41,10 @@ const server = {
 
 /** Layers of the web, from the bottom; rooms of one layer do not know each other, save where it is said. */
 const shared = ['parts', 'data', 'forms'];
-const several = ['calculators', 'drawing', 'panels', 'photos'];
+const several = ['calculators', 'drawing', 'panels'];
 /** made of those below, used by several features */
 const paper = [...shared, ...several];
 const features = [
-  'bench',
   'cylinders',
   'cases',
   'company',

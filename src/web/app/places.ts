@@ -64,7 +64,11 @@ export const SCREENS: readonly Screen[] = [
   soon('visits', () => import('../visit/VisitsPage'), { words: 'Visit', Icon: ClipboardList, key: 'v' }),
   soon('visits/:visitId/:machineId/:step?', () => import('../visit/VisitPage')),
   screen('gas', () => import('../cylinders/GasPage'), { words: 'Gas', Icon: Cylinder }),
-  screen('bench/*', () => import('../bench/BenchRoute'), { words: 'Bench', Icon: Calculator, key: 'b' }),
+  screen('bench/*', () => import('../calculators/BenchRoute'), {
+    words: 'Bench',
+    Icon: Calculator,
+    key: 'b',
+  }),
   screen('papers', () => import('../papers/PapersPage'), {
     words: 'Papers',
     Icon: FileText,

@@ -2,7 +2,7 @@
 import clsx from 'clsx';
 import { type Block, type Content, type Line, NOT_READ, type Paper, SIGNATURE_BOX } from '../../papers/paper';
 import { CircuitDrawing } from '../drawing/CircuitDrawing';
-import { Picture } from '../photos/Picture';
+import { Picture } from './Picture';
 
 export function PaperView({ paper }: { paper: Paper }) {
   return (

@@ -7,7 +7,7 @@ import { useWriter } from '../../data/device/writer';
 import { Section } from '../../parts/Page';
 import { dayWords } from '../../../words/dates';
 import { statedWords } from '../../../words/stated';
-import { Picture } from '../../photos/Picture';
+import { Picture } from '../../paper/Picture';
 import { photosOf } from '../../../record/photos';
 import { type MachineView } from '../../data/api/machineView';
 import { timesWords } from '../../../words/counts';

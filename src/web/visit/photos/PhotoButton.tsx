@@ -9,7 +9,7 @@ import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';
 import { photosOf } from '../../../record/photos';
-import { Picture } from '../../photos/Picture';
+import { Picture } from '../../paper/Picture';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
 

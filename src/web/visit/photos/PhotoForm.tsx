@@ -12,7 +12,7 @@ import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
-import { MarksDrawn, photoAddress } from '../../photos/Picture';
+import { MarksDrawn, photoAddress } from '../../paper/Picture';
 import type { Marks } from '../../../record/photos';
 
 type Shape = Marks[number]['shape'];

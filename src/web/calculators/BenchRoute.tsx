@@ -2,8 +2,8 @@
 import { Route, Routes, useParams } from 'react-router';
 import { NotFound } from '../parts/NotFound';
 import BenchHome from './BenchHome';
-import { BenchSettingProvider } from '../calculators/setting';
-import { CalculatorPage } from '../calculators/CalculatorPage';
+import { BenchSettingProvider } from './setting';
+import { CalculatorPage } from './CalculatorPage';
 import { isCalculator } from '../../record/calculators';
 
 function Chosen() {

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { SearchInput } from '../parts/SearchInput';
 import { Empty, Page } from '../parts/Page';
 import { calculatorsWith } from '../../record/calculators';
-import { BenchUnits } from '../calculators/parts/BenchUnits';
+import { BenchUnits } from './parts/BenchUnits';
 
 export default function BenchHome() {
   const [text, setText] = useState('');
