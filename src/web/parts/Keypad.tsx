@@ -50,8 +50,8 @@ const ROUGH = [
 ];
 
 export function Keypad(props: Props) {
-  const { label, text, unit, units, sign, below, confirm, busy } = props;
-  const { onText, onUnit, onSign, onConfirm, onDone, onNotDone, onUnknown, rough } = props;
+  const { label, text, unit, below, confirm, busy } = props;
+  const { onText, onConfirm, onDone, onNotDone, rough } = props;
   const [saying, setSaying] = useState<'notDone' | 'words' | null>(null);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -60,7 +60,7 @@ export function Keypad(props: Props) {
   const back = () => setSaying(null);
   if (saying === 'notDone' && onNotDone) return <WhyNot label={label} onSay={onNotDone} onBack={back} />;
   if (saying === 'words' && rough) return <InWords label={label} {...rough} onBack={back} />;
-  const next = units[(units.indexOf(unit) + 1) % units.length] ?? unit;
+  const special = keysOf(props, setSaying);
   return (
     <form
       onSubmit={(event) => {
@@ -92,7 +92,9 @@ export function Keypad(props: Props) {
         aria-label="Keys"
         disabled={busy}
       >
-        {(rough ? ROUGH : EXACT).map(keyOf)}
+        {(rough ? ROUGH : EXACT).map((name) => (
+          <Key key={name} {...(special[name] ?? { shown: name, act: () => onText(`${text}${name}`) })} />
+        ))}
       </fieldset>
       <div className="mt-3 flex gap-2">
         {onDone && (
@@ -106,115 +108,63 @@ export function Keypad(props: Props) {
       </div>
     </form>
   );
+}
 
-  function keyOf(name: string): ReactNode {
-    const word = clsx(key, 'px-1 text-[0.93rem] leading-tight text-green');
-    switch (name) {
-      case 'back':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={key}
-            aria-label="Take the last figure off"
-            onClick={() => onText(text.slice(0, -1))}
-          >
-            <Delete aria-hidden="true" />
-          </button>
-        );
-      case 'unit':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={word}
-            disabled={units.length < 2}
-            aria-label={`Unit ${unit}, change to ${next}`}
-            onClick={() => onUnit(next)}
-          >
-            {units.length < 2 ? '' : next}
-          </button>
-        );
-      case 'notDone':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={word}
-            disabled={!onNotDone}
-            onClick={() => setSaying('notDone')}
-          >
-            {onNotDone ? 'not done' : ''}
-          </button>
-        );
-      case 'unknown':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={word}
-            disabled={!onUnknown}
-            onClick={() => onUnknown?.()}
-          >
-            {onUnknown ? 'unknown' : ''}
-          </button>
-        );
-      case 'sign':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={key}
-            disabled={!sign}
-            aria-label="Below zero, or above"
-            onClick={onSign}
-          >
-            {sign ? '−' : ''}
-          </button>
-        );
-      case '<':
-      case '>':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={key}
-            aria-label={name === '<' ? 'Less than' : 'More than'}
-            onClick={() => onText(text.startsWith(name) ? text.slice(1) : name + text.replace(/^[<>]/, ''))}
-          >
-            {name}
-          </button>
-        );
-      case 'to':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={word}
-            aria-label="From, to"
-            onClick={() => onText(text === '' || text.includes('to') ? text : `${text.trim()} to `)}
-          >
-            to
-          </button>
-        );
-      case 'words':
-        return (
-          <button
-            key={name}
-            type="button"
-            className={word}
-            disabled={rough?.words.length === 0}
-            onClick={() => setSaying('words')}
-          >
-            {rough?.words.length === 0 ? '' : 'in words'}
-          </button>
-        );
-      default:
-        return (
-          <button key={name} type="button" className={key} onClick={() => onText(`${text}${name}`)}>
-            {name}
-          </button>
-        );
-    }
-  }
+/** One key; without a deed it is off. */
+interface KeyFace {
+  shown: ReactNode;
+  /** read out, where that is more than is shown */
+  called?: string;
+  word?: boolean;
+  act: (() => void) | null;
+}
+
+const Key = ({ shown, called, word = false, act }: KeyFace) => (
+  <button
+    type="button"
+    className={word ? clsx(key, 'px-1 text-[0.93rem] leading-tight text-green') : key}
+    aria-label={called}
+    disabled={act === null}
+    onClick={() => act?.()}
+  >
+    {shown}
+  </button>
+);
+
+/** Keys that are no figure. */
+function keysOf(
+  { text, unit, units, sign, rough, onText, onUnit, onSign, onNotDone, onUnknown }: Props,
+  say: (how: 'notDone' | 'words') => void,
+): Readonly<Record<string, KeyFace>> {
+  const next = units[(units.indexOf(unit) + 1) % units.length] ?? unit;
+  const bound = (mark: '<' | '>', called: string): KeyFace => ({
+    shown: mark,
+    called,
+    act: () => onText(text.startsWith(mark) ? text.slice(1) : mark + text.replace(/^[<>]/, '')),
+  });
+  const word = (shown: string, act: (() => void) | null, called?: string): KeyFace => ({
+    shown: act ? shown : '',
+    word: true,
+    act,
+    ...(called === undefined ? {} : { called }),
+  });
+  return {
+    back: {
+      shown: <Delete aria-hidden="true" />,
+      called: 'Take the last figure off',
+      act: () => onText(text.slice(0, -1)),
+    },
+    unit: word(next, units.length < 2 ? null : () => onUnit(next), `Unit ${unit}, change to ${next}`),
+    notDone: word('not done', onNotDone ? () => say('notDone') : null),
+    unknown: word('unknown', onUnknown ?? null),
+    sign: { shown: sign ? '−' : '', called: 'Below zero, or above', act: sign ? onSign : null },
+    '<': bound('<', 'Less than'),
+    '>': bound('>', 'More than'),
+    to: word(
+      'to',
+      () => onText(text === '' || text.includes('to') ? text : `${text.trim()} to `),
+      'From, to',
+    ),
+    words: word('in words', rough && rough.words.length > 0 ? () => say('words') : null),
+  };
 }
