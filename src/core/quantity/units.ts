@@ -63,8 +63,13 @@ export const UNITS = {
     torr: unit(133.3223684, 3, 'torr', 'mmhg'),
   },
   temperature: {
-    '°F': { factor: 5 / 9, zero: 273.15 - 160 / 9, spellings: ['°f', 'f', 'deg f', 'degf'], decimals: 1 },
-    '°C': { factor: 1, zero: 273.15, spellings: ['°c', 'c', 'deg c', 'degc'], decimals: 1 },
+    '°F': {
+      factor: 5 / 9,
+      zero: ZERO_CELSIUS - 160 / 9,
+      spellings: ['°f', 'f', 'deg f', 'degf'],
+      decimals: 1,
+    },
+    '°C': { factor: 1, zero: ZERO_CELSIUS, spellings: ['°c', 'c', 'deg c', 'degc'], decimals: 1 },
     K: unit(1, 2, 'k'),
   },
   temperatureDifference: {

@@ -94,7 +94,8 @@ export const openObligations = (obligations: readonly Obligation[]): Obligation[
   obligations.filter((each) => !isSettled(each));
 
 /** Tells an obligation from the others of its machine. */
-export const obligationKey = ({ pack, kind, due }: Obligation): string => `${pack.id} ${kind} ${String(due)}`;
+export const obligationKey = ({ pack, kind, due, caseOpenedOn }: Obligation): string =>
+  [pack.id, kind, due, caseOpenedOn].join(' ');
 
 /** What several packs ask alike. */
 export interface MergedObligation {

@@ -1,13 +1,13 @@
 /** The sheet for every entry kind but gas: its fields, the day, a note, who is writing, and what it would change. */
 import { useState } from 'react';
 import { useLocation } from 'react-router';
-import { type Day, dayText } from '../../core/quantity/day';
+import { dayText } from '../../core/quantity/day';
 import { formFor } from '../../record/forms';
 import { KINDS } from '../../record/records';
 import { useLogDialog } from '../data/addresses/logDialog';
 import { visitOf } from '../data/addresses/visitAddress';
 import { type WriteRequest, useWriteDialog } from '../data/addresses/writeDialog';
-import { useMachine, useToday } from '../data/api/queries';
+import { type MachineView, useMachineView } from '../data/api/machineView';
 import type { Machine } from '../data/api/standing';
 import { useKeptDraft } from '../data/device/useKeptDraft';
 import { visitDay } from '../data/device/visitDay';
@@ -19,7 +19,7 @@ import { EntryFrame } from './EntryFrame';
 import { Fields } from './Fields';
 import { Refused } from './Refused';
 import { SaveBar } from './SaveBar';
-import { freshDraft, useEntryForm, useFormMachine } from './useEntryForm';
+import { freshDraft, useEntryForm } from './useEntryForm';
 
 export default function WriteDialog() {
   const { request, close } = useWriteDialog();
@@ -29,10 +29,8 @@ export default function WriteDialog() {
 }
 
 function Opened({ request, onClose }: { request: WriteRequest; onClose: () => void }) {
-  const query = useMachine(request.machineId);
-  const today = useToday(query.data?.site.timezone);
-  if (query.data && today !== null)
-    return <WriteForm request={request} machine={query.data} today={today} onClose={onClose} />;
+  const { query, view } = useMachineView(request.machineId);
+  if (view) return <WriteForm request={request} view={view} onClose={onClose} />;
   return (
     <Dialog title={KINDS[request.kind].name} onClose={onClose}>
       <Loaded query={query}>{() => null}</Loaded>
@@ -42,23 +40,21 @@ function Opened({ request, onClose }: { request: WriteRequest; onClose: () => vo
 
 function WriteForm({
   request,
-  machine,
-  today,
+  view,
   onClose,
 }: {
   request: WriteRequest;
-  machine: Machine;
-  today: Day;
+  view: MachineView;
   onClose: () => void;
 }) {
+  const { machine, today, standing } = view;
   const entry = machine.entries.find(({ id }) => id === request.corrects) ?? null;
   const spec = formFor(request.kind, entry);
   const visitId = visitOf(useLocation().pathname);
-  const of = useFormMachine(machine, today);
   const name = `sheet ${machine.appliance.id} ${request.kind} ${request.corrects ?? JSON.stringify(request.given)}`;
-  const inVisit = of.standing.history.entries.filter(({ entry: each }) => each.visitId === visitId);
+  const inVisit = standing.history.entries.filter(({ entry: each }) => each.visitId === visitId);
   const fresh = () =>
-    freshDraft(spec, of, {
+    freshDraft(spec, view, {
       given: request.given,
       corrected: entry,
       on: dayText(visitDay(visitId, today, inVisit)),
@@ -67,9 +63,7 @@ function WriteForm({
   const kept = useKeptDraft(name, () => first);
   const form = useEntryForm({
     spec,
-    machine,
-    today,
-    of,
+    view,
     first: first.values,
     corrects: entry,
     visitId,

@@ -1,17 +1,13 @@
 /** The state of a form that writes one entry of a machine, or corrects one: what is typed, the entry that it makes, saving it. */
-import { useMemo } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry } from '../../core/logbook/entry';
-import { leakLabels } from '../../core/logbook/leakLabels';
 import { type Day, dayText } from '../../core/quantity/day';
-import { bareUnit, chargedUnit, massSystemOf } from '../../core/rules/massSystem';
 import type { Values } from '../../record/field';
 import { type FormResult, faultyLabels, initialValues, madeOf } from '../../record/formValues';
-import { standingWith } from '../../record/foldedMachine';
 import type { Form } from '../../record/forms';
 import { placedInDay } from '../../record/placeInDay';
-import { placeOf } from '../../record/place';
-import { type Machine, usePacks } from '../data/api/standing';
+import { type FormPlace, placeOf } from '../../record/place';
+import type { MachineView } from '../data/api/machineView';
 import { useWrite } from '../data/api/useWrite';
 import { fitting } from '../data/device/kept';
 import { useWriter } from '../data/device/writer';
@@ -27,27 +23,14 @@ export interface EntryDraft {
   correctionReason: string;
 }
 
-/** The machine as its forms need it: how it stands, what its leaks are called, in which units it is written about. */
-export function useFormMachine(machine: Machine, today: Day) {
-  const packs = usePacks();
-  return useMemo(() => {
-    const standing = standingWith(machine, packs, today);
-    const labels = leakLabels(machine.entries);
-    const charged = chargedUnit(standing.history);
-    const system = massSystemOf(machine.site, charged);
-    return { standing, labels, system, place: placeOf(bareUnit(system, charged), machine.site, labels) };
-  }, [machine, packs, today]);
-}
-type FormMachine = Omit<ReturnType<typeof useFormMachine>, 'system'>;
-
 /** What a form begins with: the entry that it corrects, or what is known. */
 export const freshDraft = (
   spec: Form,
-  { standing, labels }: FormMachine,
+  { standing, names }: MachineView,
   { given, corrected, on }: { given: Values; corrected: Entry | null; on: string },
 ): EntryDraft => ({
   id: uuidv7(),
-  values: initialValues(spec, given, corrected, standing, labels),
+  values: initialValues(spec, given, corrected, standing, names.leaks),
   on: corrected?.on ?? on,
   note: corrected?.note ?? '',
   correctionReason: '',
@@ -55,9 +38,11 @@ export const freshDraft = (
 
 interface EntryFormProps<Draft extends EntryDraft> {
   spec: Form;
-  machine: Machine;
-  today: Day;
-  of: FormMachine;
+  view: MachineView;
+  /** the day up to which it may be written, where that is not today */
+  today?: Day;
+  /** where the form stands in a visit, that of the visit */
+  place?: FormPlace;
   /** what the form begins with */
   first: Values;
   /** the entry that it corrects */
@@ -80,7 +65,10 @@ export interface EntryDeed {
 }
 
 export function useEntryForm<Draft extends EntryDraft>(props: EntryFormProps<Draft>) {
-  const { spec, machine, today, of, first, corrects, visitId, draft: kept, keep } = props;
+  const { spec, view, first, corrects, visitId, draft: kept, keep } = props;
+  const { machine, standing } = view;
+  const { today = view.today } = props;
+  const { place = placeOf(view.bareUnit, machine.site, view.names.leaks) } = props;
   const { person } = useWriter();
   const { error, writing, save: write } = useWrite();
   const refusal = useRefusal();
@@ -99,7 +87,7 @@ export function useEntryForm<Draft extends EntryDraft>(props: EntryFormProps<Dra
         corrected: corrects && { entry: corrects, values: first },
         ...as,
       },
-      of.place,
+      place,
       today,
     );
   const { entry, errors } = make({ by: person?.id ?? null, correctionReason: draft.correctionReason });
@@ -139,12 +127,13 @@ export function useEntryForm<Draft extends EntryDraft>(props: EntryFormProps<Dra
     faulty: faultyLabels(spec, shown),
     /** what it would be, before a reason is given or a writer chosen */
     asIf: () =>
+      entry ??
       make({ by: person?.id ?? 'nobody', correctionReason: draft.correctionReason || 'as if' }).entry,
     fields: {
       values: draft.values,
       errors: shown,
-      place: of.place,
-      machine: { standing: of.standing, packs: machine.packs },
+      place,
+      machine: { standing, packs: machine.packs },
       onAnswer: (key: string, value: unknown) =>
         keep({ ...draft, values: { ...draft.values, [key]: value } }),
     },

@@ -1,5 +1,4 @@
 /** The form of gas: its fields, with what they would mean live between them. */
-import type { Day } from '../../../core/quantity/day';
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import type { GasKind } from '../../../record/forms';
 import { Caution } from '../../parts/Caution';
@@ -18,15 +17,13 @@ const REASON = ['reason', 'into'];
 
 export function GasFields({
   form,
-  today,
   inVisit = false,
 }: {
   form: GasFormState;
-  today: Day;
   /** direction and day stand in its head */
   inVisit?: boolean;
 }) {
-  const { draft, preview, present, spec } = form;
+  const { draft, preview, view, spec } = form;
   const only = (keys: readonly string[]) => spec.fields.filter(({ key }) => keys.includes(key));
   const others = spec.fields.filter(({ key }) => ![...AMOUNT, ...REASON].includes(key));
   const reason = <Fields {...form.fields} fields={only(REASON)} />;
@@ -59,13 +56,7 @@ export function GasFields({
       <Fields {...form.fields} fields={only(AMOUNT)} {...(inVisit ? {} : { begin: 'mass' })} />
       <GasCaution form={form} />
       {!inVisit && reason}
-      <GasMeaning
-        preview={preview}
-        present={present}
-        system={form.system}
-        added={form.added}
-        labels={form.labels}
-      />
+      <GasMeaning preview={preview} view={view} added={draft.kind === 'refrigerantAdded'} />
       <Warnings
         warnings={preview?.sense.warnings ?? []}
         accepted={draft.accepted}
@@ -74,7 +65,7 @@ export function GasFields({
       />
       {inVisit && reason}
       {form.corrects && <CorrectionReason form={form} />}
-      {!inVisit && <DayField form={form} today={today} />}
+      {!inVisit && <DayField form={form} today={view.today} />}
       {inVisit ? (
         <Fold title="More" about={`${namesOf(others)}, note`} open={said}>
           {beside}
@@ -89,8 +80,8 @@ export function GasFields({
 }
 
 /** What gas can do to the person at its valve. */
-function GasCaution({ form: { present } }: { form: GasFormState }) {
-  const gas = present.present.refrigerant;
+function GasCaution({ form: { view } }: { form: GasFormState }) {
+  const gas = view.standing.present.refrigerant;
   if (gas === null)
     return (
       <Caution>

@@ -7,13 +7,14 @@ import { type GasFormProps, useGasForm } from './useGasForm';
 import { gasName } from '../../../words/gas';
 
 export function GasForm(props: GasFormProps) {
-  const { machine, today, onDone } = props;
+  const { view, onDone } = props;
+  const { machine, standing } = view;
   const form = useGasForm(props);
-  const { corrects, present } = form;
+  const { corrects } = form;
   return (
     <Dialog
       title={corrects ? 'Correct gas entry' : 'Log gas'}
-      subtitle={`${machine.appliance.name} · ${machine.site.name} · ${gasName(present.present.refrigerant)}`}
+      subtitle={`${machine.appliance.name} · ${machine.site.name} · ${gasName(standing.present.refrigerant)}`}
       onClose={onDone}
       footer={
         <SaveBar words={corrects ? 'Save the correction' : 'Save'} saving={form.saving} onSave={form.save}>
@@ -21,7 +22,7 @@ export function GasForm(props: GasFormProps) {
         </SaveBar>
       }
     >
-      <GasFields form={form} today={today} />
+      <GasFields form={form} />
     </Dialog>
   );
 }

@@ -11,18 +11,19 @@ import { METHOD_WORDS, OBLIGATION_WORDS } from '../../../words/codes';
 import { dayWords } from '../../../words/dates';
 import { rodWords, unjudgedSentence } from '../../../words/rod';
 import { headroomWorking } from '../../../words/working';
+import type { MachineView } from '../../data/api/machineView';
 import type { GasPreview } from '../../data/api/gasPreview';
 import { RateLines } from './RateLines';
 
 interface Props {
   preview: GasPreview | null;
-  present: Standing;
-  system: MassSystem;
+  view: MachineView;
   added: boolean;
-  labels: LeakLabels;
 }
 
-export function GasMeaning({ preview, present, system, added, labels }: Props) {
+export function GasMeaning({ preview, view, added }: Props) {
+  const { standing: present, system, names } = view;
+  const labels = names.leaks;
   const standing = preview?.after ?? present;
   const rod = headroomSummary(standing);
   const before = (preview?.before ?? present).headroom;

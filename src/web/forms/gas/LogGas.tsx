@@ -1,6 +1,6 @@
 /** Logging gas, opened from anywhere by `?log=gas`: first which machine, then how much. */
 import { useLocation } from 'react-router';
-import { useMachine, useToday } from '../../data/api/queries';
+import { useMachineView } from '../../data/api/machineView';
 import { visitOf } from '../../data/addresses/visitAddress';
 import { MachinePicker } from '../MachinePicker';
 import { Loaded } from '../../parts/Page';
@@ -23,9 +23,8 @@ export default function LogGas() {
 function MachineGas({ id }: { id: string }) {
   const sheet = useLogDialog();
   const visitId = visitOf(useLocation().pathname);
-  const query = useMachine(id);
-  const today = useToday(query.data?.site.timezone);
-  if (query.data === undefined || today === null) {
+  const { query, view } = useMachineView(id);
+  if (!view) {
     return (
       <Dialog title="Log gas" onClose={sheet.close}>
         <Loaded query={query}>{() => null}</Loaded>
@@ -34,8 +33,7 @@ function MachineGas({ id }: { id: string }) {
   }
   return (
     <GasForm
-      machine={query.data}
-      today={today}
+      view={view}
       supersedes={sheet.supersedes}
       leakId={sheet.leakId}
       direction={sheet.direction}

@@ -4,7 +4,7 @@ import type { Step } from '../../../core/visit/steps';
 import type { Entry } from '../../../core/logbook/entry';
 import { type SenseWarning, acceptedReasons, withAccepted } from '../../../core/logbook/sense';
 import { effectiveOf } from '../../../core/logbook/order';
-import { type Day, dayText } from '../../../core/quantity/day';
+import { dayText } from '../../../core/quantity/day';
 import { faultyLabels } from '../../../record/formValues';
 import { type GasKind, kindForm } from '../../../record/forms';
 import { isWeighed, notWeighedOf } from '../../../record/notWeighed';
@@ -12,15 +12,14 @@ import { portionAfter } from '../../../record/portions';
 import { KINDS } from '../../../record/records';
 import { WARNING_WORDS, senseErrorWords } from '../../../words/refusals';
 import { useCylindersToHand } from '../../data/api/queries';
-import type { Machine } from '../../data/api/standing';
+import type { MachineView } from '../../data/api/machineView';
 import { rememberMachine } from '../../data/device/recentMachines';
 import { useKeptDraft } from '../../data/device/useKeptDraft';
-import { type EntryDraft, freshDraft, useEntryForm, useFormMachine } from '../useEntryForm';
+import { type EntryDraft, freshDraft, useEntryForm } from '../useEntryForm';
 import { useGasPreview } from './useGasPreview';
 
 export interface GasFormProps {
-  machine: Machine;
-  today: Day;
+  view: MachineView;
   supersedes: string | null;
   leakId: string | null;
   direction: GasKind;
@@ -44,11 +43,11 @@ interface GasDraft extends EntryDraft {
 }
 
 export function useGasForm(props: GasFormProps) {
-  const { machine, today, place, supersedes, leakId, visitId = null, step, also, onDone } = props;
-  const of = useFormMachine(machine, today);
+  const { view, place, supersedes, leakId, visitId = null, step, also, onDone } = props;
+  const { machine, standing, today } = view;
   const corrects = machine.entries.find(({ id }) => id === supersedes) ?? null;
   const fresh = (kind: GasKind, before: readonly Entry[]): GasDraft => ({
-    ...freshDraft(kindForm(kind), of, {
+    ...freshDraft(kindForm(kind), view, {
       given: { ...portionAfter(kind, before), ...(leakId === null ? {} : { leakId }) },
       corrected: corrects,
       on: props.on ?? dayText(today),
@@ -75,10 +74,8 @@ export function useGasForm(props: GasFormProps) {
   const spec = kindForm(kind);
   const form = useEntryForm({
     spec,
-    machine,
-    today,
-    of,
-    first: kind === begun.kind ? begun.values : fresh(kind, inVisit).values,
+    view,
+    first: kind === begun.kind ? begun.values : kept.draft.values,
     corrects,
     visitId,
     // The day of a visit is chosen in its head; a draft from yesterday must not bring its own.
@@ -86,9 +83,8 @@ export function useGasForm(props: GasFormProps) {
     keep: kept.set,
   });
   const { draft, set, tried } = form;
-  const { standing: present, labels, system } = of;
   const cylinders = useCylindersToHand(
-    present.present.refrigerant?.name ?? null,
+    standing.present.refrigerant?.name ?? null,
     String(draft.values['cylinderId']),
   );
   const preview = useGasPreview(form.asIf(), {
@@ -107,7 +103,6 @@ export function useGasForm(props: GasFormProps) {
   const shown = tried
     ? errors
     : Object.fromEntries(Object.entries(errors).filter(([key]) => typed[key as keyof typeof typed]));
-  const added = kind === 'refrigerantAdded';
 
   return {
     ...form,
@@ -144,10 +139,7 @@ export function useGasForm(props: GasFormProps) {
       ? [...faultyLabels(spec, errors), ...unanswered.map((warning) => WARNING_WORDS[warning])]
       : [],
     preview,
-    present,
-    labels,
-    system,
-    added,
+    view,
   };
 }
 

@@ -20,8 +20,7 @@ export function useVisitGas(
 ): GasFormState {
   const { view, visitId, day, step } = useVisit();
   return useGasForm({
-    machine: view.machine,
-    today: view.today,
+    view,
     supersedes: null,
     leakId: null,
     direction,
@@ -67,7 +66,6 @@ export function GasCard({
   words: string;
   atThumb?: boolean;
 }) {
-  const { view } = useVisit();
   const refused = <Refused labels={form.faulty} />;
   const button = (
     <Button weight="main" className="w-full sm:w-auto" disabled={form.saving.isPending} onClick={form.save}>
@@ -77,7 +75,7 @@ export function GasCard({
   return (
     <div className="mb-4">
       <Portions direction={form.draft.kind} />
-      <GasFields form={form} today={view.today} inVisit />
+      <GasFields form={form} inVisit />
       <ApiError error={form.saving.error} />
       <SaveHere atThumb={atThumb}>
         {refused}

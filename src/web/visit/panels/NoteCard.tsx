@@ -51,10 +51,9 @@ export function NoteCard(props: Props) {
   } = props;
   const { visitId, view, place, day, step, record } = useVisit();
   const { person } = useWriter();
-  const { machine, standing } = view;
-  const of = { standing, labels: place.labels, place };
+  const { machine } = view;
   const on = dayText(day);
-  const fresh = () => freshDraft(spec, of, { given, corrected: null, on });
+  const fresh = () => freshDraft(spec, view, { given, corrected: null, on });
   const [begun] = useState(fresh);
   // What was known when the form opened was typed by nobody here.
   const isTyped = (key: string, values: Values): boolean =>
@@ -70,9 +69,9 @@ export function NoteCard(props: Props) {
   );
   const form = useEntryForm({
     spec,
-    machine,
+    view,
     today: day,
-    of,
+    place,
     first: begun.values,
     corrects: null,
     visitId,
