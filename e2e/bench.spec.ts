@@ -205,7 +205,7 @@ test('one leak in every unit, and who can see it', async ({ page }) => {
   await expect(answer(page).getByRole('row', { name: /This pressure test on this gauge/ })).toContainText(
     'does not',
   );
-  await page.getByLabel('I know it as').selectOption('mass');
+  await page.getByRole('radio', { name: 'weight a year' }).click();
   await field(page, 'Refrigerant a year').fill('3 g/yr');
   await expect(answer(page).getByRole('row', { name: /Heated-diode/ })).toContainText('does not');
 });

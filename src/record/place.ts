@@ -23,13 +23,13 @@ export interface FormPlace {
 /** By what a chosen unit is kept. */
 export const unitKey = (dimension: string, usual: string): string => `${dimension} ${usual}`;
 
-/** The unit of a bare number: what was chosen last for such a quantity, else the field's own, else that of the system. */
+/** The unit of a bare number: what was chosen last for such a quantity, else the field's own, else that of the place. */
 export function usualUnit(
-  { system, units = {} }: Pick<FormPlace, 'system' | 'units'>,
+  { system, mass, units = {} }: Pick<FormPlace, 'system' | 'mass' | 'units'>,
   dimension: Dimension,
   own?: Readonly<Record<UnitSystem, string>>,
 ): { usual: string; unit: string } {
-  const usual = own?.[system] ?? readIn(dimension, system);
+  const usual = own?.[system] ?? (dimension === 'mass' ? mass : readIn(dimension, system));
   return { usual, unit: units[unitKey(dimension, usual)] ?? usual };
 }
 

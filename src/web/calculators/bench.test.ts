@@ -8,7 +8,7 @@ import { CAUSE_WORDS, READING_WORDS, SIGN_REASON_WORDS, VALUE_WORDS } from '../.
 import { durationWords, echoOf, shownIn } from '../../words/measures';
 import { CALCULATOR_NAMES, calculatorOf, calculatorsWith, isCalculator } from '../../record/calculators';
 import { calculatorPage } from './CalculatorPage';
-import { needed } from './form';
+import { figure, needed } from './form';
 import { holdLines, vacuumLines } from './readingLines';
 
 const SOURCES = import.meta.glob<string>('./pages/*.tsx', { query: '?raw', import: 'default', eager: true });
@@ -170,11 +170,11 @@ describe('words', () => {
 
 describe('what is still wanted', () => {
   it('is named by its label, and nothing is reckoned before', () => {
-    const spec = (label: string) => ({ spec: { label, dimension: 'mass' } });
+    const spec = (label: string) => ({ field: { ...figure(label, 'mass'), key: label } });
     const form = {
-      fields: { tare: spec('Tare'), gross: spec('Weight now') },
+      inputs: { tare: spec('Tare'), gross: spec('Weight now') },
       si: { tare: 11, gross: null },
-    } as unknown as Parameters<typeof needed<'tare' | 'gross', 'tare' | 'gross'>>[0];
+    };
     expect(needed(form, ['tare', 'gross'])).toEqual({ ready: false, wanted: ['Weight now'] });
     expect(needed(form, ['tare'])).toMatchObject({ ready: true });
   });

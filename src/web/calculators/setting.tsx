@@ -1,14 +1,18 @@
 /** In which units the bench shows its figures, and how high the site lies. Kept on this device. */
 import { type ReactNode, createContext, useContext, useState } from 'react';
 import { SEA_LEVEL_PA, atmosphereAt } from '../../core/quantity/atmosphere';
+import type { MassUnit } from '../../core/quantity/mass';
 import { isRefrigerant } from '../../core/refrigerant/refrigerant';
 import { readKept, writeKept } from '../data/device/kept';
-import { type Show, shownIn, type UnitSystem } from '../../words/measures';
+import type { FormPlace } from '../../record/place';
+import { type Show, type UnitSystem, readIn, shownIn } from '../../words/measures';
 
 interface BenchSettings {
   system: UnitSystem;
   /** weights, where a machine is weighed in the other system */
   weights?: UnitSystem;
+  /** units that somebody chose in place of the usual ones */
+  units?: FormPlace['units'];
   altitudeM: number;
   /** null: of a machine whose refrigerant nobody knows yet */
   refrigerant: string | null;
@@ -17,6 +21,8 @@ interface BenchSettings {
 export interface BenchSetting extends BenchSettings {
   /** Pa absolute at the site */
   atmosphere: number;
+  /** what reading a field needs to know */
+  place: FormPlace;
   change: (part: Partial<BenchSettings>) => void;
   show: Show;
 }
@@ -53,8 +59,17 @@ export function BenchSettingProvider({
     if (!machine) writeKept(KEY, next);
     setSetting(next);
   };
-  const show = shownIn(setting.system, atmosphere, setting.weights);
-  return <Context value={{ ...setting, atmosphere, change, show }}>{children}</Context>;
+  const { system, weights = system, units = machine?.units } = setting;
+  const place: FormPlace = {
+    mass: readIn('mass', weights) as MassUnit,
+    system,
+    atmosphere,
+    instruments: [],
+    labels: new Map(),
+    ...(units && { units }),
+  };
+  const show = shownIn(system, atmosphere, weights);
+  return <Context value={{ ...setting, atmosphere, place, change, show }}>{children}</Context>;
 }
 
 export function useBench(): BenchSetting {

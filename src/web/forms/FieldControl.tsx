@@ -139,7 +139,7 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
 export function FieldControl(props: ControlProps) {
   const { field, value, error, onChange } = props;
   const Own = CONTROLS[field.type] as (props: ControlProps) => ReactNode;
-  if (field.type !== 'measure' && !field.stated) return <Own {...props} />;
+  if (!field.stated) return <Own {...props} />;
   const draft = draftOf(value);
   return (
     <StatedField field={field} draft={draft} error={error} onChange={onChange}>

@@ -10,7 +10,7 @@ import type { CalculatorRefusal } from '../../../core/calculators/calculated';
 import type { Result } from '../../../core/result';
 import { Section } from '../../parts/Page';
 import { calculatorRefusalWords } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { type FigureKey, figure, useBenchForm } from '../form';
 import { Big, Refused } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields } from '../parts/Fields';
@@ -19,34 +19,16 @@ import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
 const feet = { us: 'ft', metric: 'm' };
 const litres = { us: 'L', metric: 'L' };
-const outside = (example: number) => ({
-  label: 'Outside diameter',
-  dimension: 'length' as const,
-  optional: true,
-  example: toSi('length', example, 'in'),
-});
-const wall = (start: number) => ({
-  label: 'Wall',
-  dimension: 'length' as const,
-  start: toSi('length', start, 'in'),
-});
-const length = (example: number) => ({
-  label: 'Length',
-  dimension: 'length' as const,
-  unit: feet,
-  optional: true,
-  example: toSi('length', example, 'ft'),
-});
-const volume = (example: number) => ({
-  label: 'Internal volume',
-  dimension: 'volume' as const,
-  unit: litres,
-  optional: true,
-  example,
-});
-const SPECS = {
-  warm: { label: 'Temperature of the warm side', dimension: 'temperature', start: 313.15 },
-  cold: { label: 'Temperature of the cold side', dimension: 'temperature', start: 266.4833 },
+const outside = (example: number) =>
+  figure('Outside diameter', 'length', { optional: true, example: toSi('length', example, 'in') });
+const wall = (start: number) => figure('Wall', 'length', { start: toSi('length', start, 'in') });
+const length = (example: number) =>
+  figure('Length', 'length', { unit: feet, optional: true, example: toSi('length', example, 'ft') });
+const volume = (example: number) =>
+  figure('Internal volume', 'volume', { unit: litres, optional: true, example });
+const FIELDS = {
+  warm: figure('Temperature of the warm side', 'temperature', { start: 313.15 }),
+  cold: figure('Temperature of the cold side', 'temperature', { start: 266.4833 }),
   liquidOutside: outside(0.5),
   liquidWall: wall(0.035),
   liquidLength: length(60),
@@ -54,11 +36,11 @@ const SPECS = {
   suctionWall: wall(0.05),
   suctionLength: length(60),
   receiver: volume(0.012),
-  level: { label: 'Level in the receiver', dimension: 'share', start: 0.3 },
+  level: figure('Level in the receiver', 'share', { start: 0.3 }),
   condenser: volume(0.008),
   evaporator: volume(0.006),
-} as const;
-type Key = keyof typeof SPECS;
+};
+type Key = FigureKey<typeof FIELDS>;
 
 const GROUPS: readonly { title: string; keys: readonly Key[] }[] = [
   { title: 'Both sides', keys: ['warm', 'cold'] },
@@ -119,7 +101,7 @@ function partsOf(si: Record<Key, number | null>): Result<Component[], Calculator
 }
 
 export default function Components() {
-  const form = useBenchForm('components', SPECS);
+  const form = useBenchForm('components', FIELDS);
   const { show } = form;
   const parts = partsOf(form.si);
   return (
@@ -151,7 +133,7 @@ export default function Components() {
               outcome={chargeByComponents(table, parts.value)}
               tool="components"
               kind="chargeRun"
-              fields={form.fields}
+              inputs={form.inputs}
               summary={({ low, high }) =>
                 `Full charge of ${table.name} by components: ${show('mass', low)} to ${show('mass', high)}`
               }

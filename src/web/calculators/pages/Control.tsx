@@ -9,9 +9,8 @@ import {
 import { EVAPORATOR_TD } from '../../../core/calculators/targets';
 import type { Outcome } from '../../../core/calculators/calculated';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
-import { Choices } from '../../parts/Choices';
 import { CONTROL_WARNING_WORDS } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { type FigureKey, choice, figure, only, useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -20,22 +19,21 @@ import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const SPECS = {
-  boxLow: { label: 'Coldest the box may get', dimension: 'temperature', example: 274.8167 },
-  boxHigh: { label: 'Warmest the box may get', dimension: 'temperature', example: 277.594444 },
-  difference: {
-    label: 'Box to coil while it runs',
-    dimension: 'temperatureDifference',
-    start: EVAPORATOR_TD.walkIn,
-  },
-  cutIn: { label: 'Cut-in', dimension: 'pressure', example: toSi('pressure', 31, 'psig') },
-  differential: {
-    label: 'Differential',
-    dimension: 'pressureDifference',
+const FIELDS = {
+  from: choice('I start from', {
+    box: 'the box',
+    differential: 'cut-in and differential',
+    cutOut: 'cut-in and cut-out',
+  }),
+  boxLow: figure('Coldest the box may get', 'temperature', { example: 274.8167 }),
+  boxHigh: figure('Warmest the box may get', 'temperature', { example: 277.594444 }),
+  difference: figure('Box to coil while it runs', 'temperatureDifference', { start: EVAPORATOR_TD.walkIn }),
+  cutIn: figure('Cut-in', 'pressure', { example: toSi('pressure', 31, 'psig') }),
+  differential: figure('Differential', 'pressureDifference', {
     example: toSi('pressureDifference', 14, 'psi'),
-  },
-  cutOut: { label: 'Cut-out', dimension: 'pressure', example: toSi('pressure', 17, 'psig') },
-} as const;
+  }),
+  cutOut: figure('Cut-out', 'pressure', { example: toSi('pressure', 17, 'psig') }),
+};
 
 const KEYS = {
   box: ['boxLow', 'boxHigh', 'difference'],
@@ -45,7 +43,7 @@ const KEYS = {
 type From = keyof typeof KEYS;
 
 export default function Control() {
-  const form = useBenchForm('control', SPECS, { from: 'box' });
+  const form = useBenchForm('control', FIELDS);
   const from = form.choice.from as From;
   const { show, atmosphere } = useBench();
   return (
@@ -54,17 +52,7 @@ export default function Control() {
       form={form}
       inputs={
         <>
-          <p className="mb-1 font-semibold">I start from</p>
-          <Choices
-            label="I start from"
-            value={from}
-            onChange={(value) => form.choose('from', value)}
-            choices={[
-              { value: 'box', words: 'the box' },
-              { value: 'differential', words: 'cut-in and differential' },
-              { value: 'cutOut', words: 'cut-in and cut-out' },
-            ]}
-          />
+          <Fields form={form} only={['from']} />
           {from === 'box' && <RefrigerantPick />}
           <Fields form={form} only={KEYS[from]} />
         </>
@@ -78,8 +66,7 @@ export default function Control() {
                 outcome={settingOf(from, si, table, atmosphere)}
                 tool="control"
                 kind="readings"
-                fields={Object.fromEntries(KEYS[from].map((key) => [key, form.fields[key]]))}
-                choices={form.choice}
+                inputs={only(form.inputs, ['from', ...KEYS[from]])}
                 summary={({ cutIn, cutOut }) =>
                   `Low-pressure control: cut-in ${show('pressure', cutIn)}, cut-out ${show('pressure', cutOut)}`
                 }
@@ -110,7 +97,7 @@ export default function Control() {
 
 function settingOf(
   from: From,
-  si: Partial<Record<keyof typeof SPECS, number>>,
+  si: Partial<Record<FigureKey<typeof FIELDS>, number>>,
   table: SaturationTable,
   atmosphere: number,
 ): Outcome<ControlSetting> {

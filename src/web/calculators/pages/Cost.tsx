@@ -2,7 +2,7 @@
 import { leakMoney } from '../../../core/calculators/money';
 import { figureText, toSi } from '../../../core/quantity/measure';
 import { LazyCurves } from '../charts/LazyCurves';
-import { useBenchForm } from '../form';
+import { figure, useBenchForm } from '../form';
 import { Big, Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
@@ -12,30 +12,23 @@ import { useBench } from '../setting';
 import { countWords } from '../../../words/counts';
 
 const DAY_S = 86_400;
-const SPECS = {
-  fullCharge: { label: 'Full charge', dimension: 'mass', example: toSi('mass', 40, 'lb') },
-  rate: {
-    label: 'It leaks',
-    dimension: 'massRate',
+const FIELDS = {
+  fullCharge: figure('Full charge', 'mass', { example: toSi('mass', 40, 'lb') }),
+  rate: figure('It leaks', 'massRate', {
     unit: { us: 'lb/yr', metric: 'kg/yr' },
     example: toSi('massRate', 14, 'lb/yr'),
-  },
-  workingMinimum: {
-    label: 'It still works down to',
-    dimension: 'share',
-    start: 0.8,
-    hint: 'of the full charge',
-  },
-  gas: { label: 'Price of gas', dimension: 'gasPrice', example: toSi('gasPrice', 38, 'a lb') },
-  visit: { label: 'Cost of a visit', dimension: 'number', example: 320 },
-  perMonth: { label: 'Energy and product at risk, a month', dimension: 'number', start: 0 },
-  repair: { label: 'Cost of the repair', dimension: 'number', example: 900 },
-} as const;
+  }),
+  workingMinimum: figure('It still works down to', 'share', { start: 0.8, hint: 'of the full charge' }),
+  gas: figure('Price of gas', 'gasPrice', { example: toSi('gasPrice', 38, 'a lb') }),
+  visit: figure('Cost of a visit', 'number', { example: 320 }),
+  perMonth: figure('Energy and product at risk, a month', 'number', { start: 0 }),
+  repair: figure('Cost of the repair', 'number', { example: 900 }),
+};
 
 const money = (value: number): string => figureText(value, 0);
 
 export default function Cost() {
-  const form = useBenchForm('cost', SPECS);
+  const form = useBenchForm('cost', FIELDS);
   const { show } = form;
   const { refrigerant } = useBench();
   return (
@@ -67,7 +60,7 @@ export default function Cost() {
               })}
               tool="cost"
               kind="readings"
-              fields={form.fields}
+              inputs={form.inputs}
               summary={({ months, gas }) =>
                 `Twelve months of top-offs: ${money(months[12]?.topOffs ?? 0)}, ${show('mass', gas)} of ${refrigerant}; with the repair: ${money(months[12]?.repair ?? 0)}`
               }

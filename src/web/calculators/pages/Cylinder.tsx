@@ -4,7 +4,7 @@ import { REFRIGERANT_NAMES } from '../../../core/refrigerant/refrigerant';
 import { useCylinderPages } from '../../data/api/queries';
 import { MoreRows, rowsOf } from '../../parts/Pages';
 import { SelectField } from '../../parts/Field';
-import { useBenchForm } from '../form';
+import { choice, figure, useBenchForm } from '../form';
 import { Big, Verdict } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -12,18 +12,21 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const SPECS = {
-  waterCapacity: {
-    label: 'Water capacity',
-    dimension: 'volume',
+const FIELDS = {
+  bottle: choice('A bottle on the list', {}),
+  holds: choice('The bottle holds', {
+    '': 'nothing: empty and evacuated',
+    ...Object.fromEntries(REFRIGERANT_NAMES.map((name) => [name, name])),
+  }),
+  waterCapacity: figure('Water capacity', 'volume', {
     unit: { us: 'L', metric: 'L' },
     example: 0.0238,
     hint: 'stamped WC; 1 lb of water is 0.4536 L',
-  },
-  tare: { label: 'Tare', dimension: 'mass', example: 11.2, hint: 'stamped TW' },
-  gross: { label: 'Weight now', dimension: 'mass', example: 26.5 },
-  adding: { label: 'About to go in', dimension: 'mass', optional: true },
-} as const;
+  }),
+  tare: figure('Tare', 'mass', { example: 11.2, hint: 'stamped TW' }),
+  gross: figure('Weight now', 'mass', { example: 26.5 }),
+  adding: figure('About to go in', 'mass', { optional: true }),
+};
 
 const STATES = {
   ok: { tone: 'good', title: 'There is room' },
@@ -32,19 +35,18 @@ const STATES = {
 } as const;
 
 export default function Cylinder() {
-  const form = useBenchForm('cylinder', SPECS, { holds: '', bottle: '' });
+  const form = useBenchForm('cylinder', FIELDS);
   const { show } = form;
   const listed = useCylinderPages();
   const cylinders = rowsOf(listed).filter((each) => each.waterCapacityL != null && each.tare != null);
   const pick = (id: string) => {
     const cylinder = cylinders.find((each) => each.id === id);
-    if (!cylinder?.tare || cylinder.waterCapacityL == null) return form.choose('bottle', '');
+    if (!cylinder?.tare || cylinder.waterCapacityL == null) return form.put({ bottle: '' });
     form.put({
-      choices: { bottle: id, holds: cylinder.refrigerant },
-      measures: {
-        waterCapacity: { text: String(cylinder.waterCapacityL), unit: 'L' },
-        tare: { text: String(cylinder.tare.value), unit: cylinder.tare.unit },
-      },
+      bottle: id,
+      holds: cylinder.refrigerant,
+      waterCapacity: { text: String(cylinder.waterCapacityL), unit: 'L' },
+      tare: { text: String(cylinder.tare.value), unit: cylinder.tare.unit },
     });
   };
   return (
@@ -70,16 +72,7 @@ export default function Cylinder() {
           )}
           <MoreRows pages={listed} words="List more bottles" />
           <RefrigerantPick label="Gas that is to go in" />
-          <SelectField
-            label="The bottle holds"
-            value={form.choice.holds}
-            onChange={(event) => form.choose('holds', event.target.value)}
-            choices={[
-              { value: '', words: 'nothing: empty and evacuated' },
-              ...REFRIGERANT_NAMES.map((value) => ({ value, words: value })),
-            ]}
-          />
-          <Fields form={form} />
+          <Fields form={form} only={['holds', 'waterCapacity', 'tare', 'gross', 'adding']} />
         </>
       }
     >
@@ -100,8 +93,7 @@ export default function Cylinder() {
                 })}
                 tool="cylinder"
                 kind="chargeRun"
-                fields={form.fields}
-                choices={form.choice}
+                inputs={form.inputs}
                 summary={({ room, share }) =>
                   `Bottle for ${table.name}: ${show('share', share)} full, room for ${show('mass', Math.max(0, room))}`
                 }

@@ -13,11 +13,9 @@ import { volumesInside } from '../../../core/calculators/release';
 import { slopeOf, widest } from '../../../core/calculators/evacuation/vacuumLeak';
 import { MICRON, type UnitOf } from '../../../core/quantity/units';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
-import { Choices } from '../../parts/Choices';
-import { TextArea } from '../../parts/Field';
 import { RISE_SAID } from '../../../words/calculators';
 import { durationWords } from '../../../words/measures';
-import { type BenchForm, useBenchForm } from '../form';
+import { type BenchForm, choice, figure, useBenchForm } from '../form';
 import { Answer, Refused } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -32,36 +30,38 @@ import { useWork } from '../work/useWork';
 import { Water, OUTCOMES, RiseWords, RiseChart } from '../parts/RiseAnswer';
 import { RiseAsGas } from '../parts/RiseAsGas';
 
-const SPECS = {
-  resolution: {
-    label: 'Read no finer than',
-    dimension: 'vacuum',
+const FIELDS = {
+  readings: {
+    type: 'long' as const,
+    label: 'Readings after the pump was shut off',
+    hint: 'A line each: time and reading, such as 1:30 450. Paste them from a gauge, or add them as they come.',
+  },
+  time: choice('A bare time is in', { min: 'minutes', s: 'seconds' }),
+  unit: choice('A bare reading is in', { micron: 'microns', mbar: 'mbar', Pa: 'Pa' }),
+  goal: choice('Way of working', {
+    fiveHundred: '500 microns, ten minutes, at most 1,000',
+    shape: 'the shape decides, up to 1,500',
+  }),
+  resolution: figure('Read no finer than', 'vacuum', {
     start: MICRON,
     hint: 'the last digit by range is that of a common gauge: 1 micron below 500, then 5, 10 and 50',
-  },
-  coldest: {
-    label: 'Coldest part of the system',
-    dimension: 'temperature',
+  }),
+  coldest: figure('Coldest part of the system', 'temperature', {
     optional: true,
     hint: 'ice or water there stays while it is colder than the boiling point',
-  },
-  volume: {
-    label: 'Volume of the system',
-    dimension: 'volume',
+  }),
+  volume: figure('Volume of the system', 'volume', {
     unit: { us: 'L', metric: 'L' },
     optional: true,
     hint: 'empty: from the least to the most that the full charge stands in',
-  },
-  working: {
-    label: 'Pressure it runs at',
-    dimension: 'pressure',
+  }),
+  working: figure('Pressure it runs at', 'pressure', {
     optional: true,
     hint: 'empty: what it stands at, at rest at 20 °C',
-  },
-  fullCharge: { label: 'Full charge', dimension: 'mass', optional: true },
-} as const;
-const CHOICES = { readings: '', time: 'min', unit: 'micron', goal: 'fiveHundred' };
-type Form = BenchForm<keyof typeof SPECS, keyof typeof CHOICES>;
+  }),
+  fullCharge: figure('Full charge', 'mass', { optional: true }),
+};
+type Form = BenchForm<typeof FIELDS>;
 
 /** A worker for every key would be one too many. */
 const TYPING_PAUSE_MS = 250;
@@ -73,61 +73,26 @@ const EXAMPLE = Array.from(
 ).join('\n');
 
 export default function Evacuation() {
-  const form = useBenchForm('evacuation', SPECS, CHOICES);
+  const form = useBenchForm('evacuation', FIELDS);
   const unit = form.choice.unit as UnitOf<'vacuum'>;
   return (
     <BenchPage
       name="evacuation"
       form={{
         ...form,
-        fillExample: () => form.put({ choices: { readings: EXAMPLE, time: 'min', unit: 'micron' } }),
+        fillExample: () => form.put({ readings: EXAMPLE, time: 'min', unit: 'micron' }),
       }}
       inputs={
         <>
           <VacuumTimer
             unit={unit}
             onReading={(line) =>
-              form.choose('readings', [form.choice.readings.trimEnd(), line].filter(Boolean).join('\n'))
+              form.put({
+                readings: [form.choice.readings.trimEnd(), line].filter(Boolean).join('\n'),
+              })
             }
           />
-          <TextArea
-            label="Readings after the pump was shut off"
-            rows={8}
-            value={form.choice.readings}
-            onChange={(event) => form.choose('readings', event.target.value)}
-            hint="A line each: time and reading, such as 1:30 450. Paste them from a gauge, or add them as they come."
-          />
-          <div className="grid gap-x-6 sm:grid-cols-2">
-            <Choices
-              label="A bare time is in"
-              value={form.choice.time}
-              onChange={(value) => form.choose('time', value)}
-              choices={[
-                { value: 'min', words: 'minutes' },
-                { value: 's', words: 'seconds' },
-              ]}
-            />
-            <Choices
-              label="A bare reading is in"
-              value={unit}
-              onChange={(value) => form.choose('unit', value)}
-              choices={[
-                { value: 'micron', words: 'microns' },
-                { value: 'mbar', words: 'mbar' },
-                { value: 'Pa', words: 'Pa' },
-              ]}
-            />
-          </div>
-          <p className="mb-1 font-semibold">Way of working</p>
-          <Choices
-            label="Way of working"
-            value={form.choice.goal}
-            onChange={(value) => form.choose('goal', value)}
-            choices={[
-              { value: 'fiveHundred', words: '500 microns, ten minutes, at most 1,000' },
-              { value: 'shape', words: 'the shape decides, up to 1,500' },
-            ]}
-          />
+          <Fields form={form} only={['readings', 'time', 'unit', 'goal']} />
           <Fields form={form} only={['resolution', 'coldest']} />
           <More words="Volume, charge and refrigerant, to see what could hide as gas a year">
             <RefrigerantPick />
@@ -199,8 +164,7 @@ function JudgedIn({ form, table }: { form: Form; table: SaturationTable }) {
           outcome={work.result}
           tool="evacuation"
           kind="evacuation"
-          fields={form.fields}
-          choices={form.choice}
+          inputs={form.inputs}
           summary={(judged) => summaryOf(judged, goal as VacuumGoalName, matters?.high ?? null)}
           result={({ word, firm, leak, moisture, neededS, leakRate, floor, jumps }) => ({
             word,

@@ -5,10 +5,8 @@ import { judgePressureTest } from '../../../core/calculators/pressureTest';
 import { type HeldSection, standingTime } from '../../../core/calculators/pressureTestLoss';
 import { gasesOf, yearlyOutcome } from '../../../core/calculators/lossAsGas';
 import { YEAR_S } from '../../../core/quantity/units';
-import { Choices } from '../../parts/Choices';
-import { TextArea } from '../../parts/Field';
 import { WEAK_WORDS } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { type BenchForm, type FigureKey, choice, figure, unitOf, useBenchForm } from '../form';
 import { Big, Refused } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { LossAsGas } from '../parts/LossAsGas';
@@ -21,66 +19,56 @@ import { holdLines } from '../readingLines';
 import { useBench } from '../setting';
 import { PressureTestWords, verdictTitle, PressureTestChart } from '../parts/PressureTestAnswer';
 
-const SPECS = {
-  start: { label: 'Start pressure', dimension: 'pressure', example: toSi('pressure', 150, 'psig') },
-  startTemperature: {
-    label: 'Temperature of the gas at the start',
-    dimension: 'temperature',
-    example: 297.0389,
+const FIELDS = {
+  asks: choice('What you ask', { judge: 'Did it hold?', howLong: 'How long must it stand?' }),
+  between: {
+    type: 'long' as const,
+    label: 'Readings in between',
+    optional: true,
+    hint: 'A line each: minutes, pressure, temperature, in the units of the fields above. They show whether the tail has settled.',
   },
-  end: { label: 'End pressure', dimension: 'pressure', example: toSi('pressure', 143, 'psig') },
-  endTemperature: { label: 'Temperature of the gas at the end', dimension: 'temperature', example: 288.7056 },
-  stood: { label: 'Time stood', dimension: 'duration', example: 7200 },
-  share: {
-    label: 'Share of the volume that changed temperature',
-    dimension: 'share',
+  start: figure('Start pressure', 'pressure', { example: toSi('pressure', 150, 'psig') }),
+  startTemperature: figure('Temperature of the gas at the start', 'temperature', { example: 297.0389 }),
+  end: figure('End pressure', 'pressure', { example: toSi('pressure', 143, 'psig') }),
+  endTemperature: figure('Temperature of the gas at the end', 'temperature', { example: 288.7056 }),
+  stood: figure('Time stood', 'duration', { example: 7200 }),
+  share: figure('Share of the volume that changed temperature', 'share', {
     start: 1,
     hint: '100 unless part of it stayed as it was',
-  },
-  division: {
-    label: 'Division of the gauge',
-    dimension: 'pressureDifference',
+  }),
+  division: figure('Division of the gauge', 'pressureDifference', {
     start: toSi('pressureDifference', 1, 'psi'),
-  },
-  doubt: {
-    label: 'How far the temperatures may be off',
-    dimension: 'temperatureDifference',
+  }),
+  doubt: figure('How far the temperatures may be off', 'temperatureDifference', {
     start: fahrenheitDegrees(2),
-  },
-  design: {
-    label: 'Least marked design pressure of the section',
-    dimension: 'pressure',
+  }),
+  design: figure('Least marked design pressure of the section', 'pressure', {
     optional: true,
     example: toSi('pressure', 250, 'psig'),
-  },
-  working: {
-    label: 'Pressure it runs at',
-    dimension: 'pressure',
+  }),
+  working: figure('Pressure it runs at', 'pressure', {
     optional: true,
     example: toSi('pressure', 140, 'psig'),
-  },
-  volume: {
-    label: 'Volume of the section',
-    dimension: 'volume',
+  }),
+  volume: figure('Volume of the section', 'volume', {
     unit: { us: 'L', metric: 'L' },
     optional: true,
     example: 0.02,
-  },
-  matters: {
-    label: 'Leak that must not hide, at work',
-    dimension: 'massRate',
+  }),
+  matters: figure('Leak that must not hide, at work', 'massRate', {
     start: toSi('massRate', 8, 'oz/yr'),
     hint: 'needs volume and working pressure',
-  },
-} as const;
-type Key = keyof typeof SPECS;
+  }),
+};
+type Key = FigureKey<typeof FIELDS>;
 
 const JUDGE: readonly Key[] = ['start', 'startTemperature', 'end', 'endTemperature', 'stood'];
 const ABOUT: readonly Key[] = ['share', 'division', 'doubt', 'design', 'working', 'volume', 'matters'];
+const JUDGE_ASKED: readonly (keyof typeof FIELDS)[] = [...JUDGE, 'between'];
 const HOW_LONG: readonly Key[] = ['start', 'working', 'volume', 'matters', 'division', 'doubt', 'design'];
 
 export default function Hold() {
-  const form = useBenchForm('hold', SPECS, { asks: 'judge', between: '' });
+  const form = useBenchForm('hold', FIELDS);
   const judging = form.choice.asks === 'judge';
   return (
     <BenchPage
@@ -88,33 +76,15 @@ export default function Hold() {
       form={form}
       inputs={
         <>
-          <Choices
-            label="What you ask"
-            value={form.choice.asks}
-            onChange={(value) => form.choose('asks', value)}
-            choices={[
-              { value: 'judge', words: 'Did it hold?' },
-              { value: 'howLong', words: 'How long must it stand?' },
-            ]}
-          />
+          <Fields form={form} only={['asks']} />
           <Caution>
             Nitrogen only through a regulator, never oxygen or compressed air; never above the least marked
             design pressure of the section. The maker&rsquo;s marking and local code decide.
           </Caution>
           {judging && (
-            <PressureTestTimer onStood={(minutes) => form.fields.stood.set({ text: minutes, unit: 'min' })} />
+            <PressureTestTimer onStood={(minutes) => form.put({ stood: { text: minutes, unit: 'min' } })} />
           )}
-          <Fields form={form} only={judging ? JUDGE : HOW_LONG} />
-          {judging && (
-            <TextArea
-              label="Readings in between"
-              optional
-              rows={3}
-              value={form.choice.between}
-              onChange={(event) => form.choose('between', event.target.value)}
-              hint="A line each: minutes, pressure, temperature, in the units of the fields above. They show whether the tail has settled."
-            />
-          )}
+          <Fields form={form} only={judging ? JUDGE_ASKED : HOW_LONG} />
           {judging && (
             <More words="Gauge, limits, volume and the leak that matters">
               <Fields form={form} only={ABOUT} />
@@ -129,14 +99,14 @@ export default function Hold() {
   );
 }
 
-type Form = ReturnType<typeof useBenchForm<Key, 'asks' | 'between'>>;
+type Form = BenchForm<typeof FIELDS>;
 
 function Judged({ form }: { form: Form }) {
   const { atmosphere, show } = useBench();
   const { working, volume, matters, design } = form.si;
   const between = holdLines(form.choice.between, {
-    pressureUnit: form.fields.start.unit,
-    temperatureUnit: form.fields.startTemperature.unit,
+    pressureUnit: unitOf(form.inputs.start),
+    temperatureUnit: unitOf(form.inputs.startTemperature),
     atmosphere,
   });
   return (
@@ -166,7 +136,7 @@ function Judged({ form }: { form: Form }) {
                 outcome={outcome}
                 tool="hold"
                 kind="pressureHold"
-                fields={form.fields}
+                inputs={form.inputs}
                 summary={(judged) =>
                   `${verdictTitle(judged, show)}: ${show('pressure', si.start)} to ${show('pressure', si.end)} in ${show('duration', si.stood)}, ${show('temperature', si.startTemperature)} to ${show('temperature', si.endTemperature)}`
                 }
@@ -224,8 +194,7 @@ function HowLong({ form }: { form: Form }) {
                 )}
                 tool="hold"
                 kind="pressureHold"
-                fields={form.fields}
-                choices={{ asks: 'howLong' }}
+                inputs={form.inputs}
                 summary={({ seconds }) =>
                   `To show ${show('massRate', si.matters)} it must stand ${show('duration', seconds)} at ${show('pressure', si.start)}`
                 }

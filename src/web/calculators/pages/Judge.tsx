@@ -3,13 +3,12 @@ import { CONDENSER_SPLIT, EVAPORATOR_TD } from '../../../core/calculators/target
 import { type SignsRead, observe } from '../../../core/diagnosis/observe';
 import { type MachineKind, anyMachine, canRead } from '../../../core/diagnosis/machineKind';
 import { type RankedCause, diagnose } from '../../../core/diagnosis/rank';
-import { type Observed, READING_NAMES, type Reading } from '../../../core/diagnosis/readings';
+import { type Observed, READINGS, READING_NAMES, type Reading } from '../../../core/diagnosis/readings';
 import type { SaturationTable } from '../../../core/refrigerant/saturation';
 import { calculatorRefusalWords } from '../../../words/calculators';
 import { CAUSE_WORDS, READING_WORDS } from '../../../words/diagnosis';
 import { lackingWords } from '../../../words/readings';
-import { Choices } from '../../parts/Choices';
-import { useBenchForm } from '../form';
+import { type BenchForm, choice, figure, only, useBenchForm } from '../form';
 import { Refused } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
@@ -22,41 +21,55 @@ import { ReadingChoice } from '../parts/ReadingChoice';
 import { useBench } from '../setting';
 import { countWords } from '../../../words/counts';
 
-const SPECS = {
-  suction: { label: 'Suction pressure', dimension: 'pressure', optional: true, example: 96_000 },
-  head: { label: 'Head pressure', dimension: 'pressure', optional: true, example: 1_310_000 },
-  suctionLine: { label: 'Suction line', dimension: 'temperature', optional: true, example: 288 },
-  liquidLine: { label: 'Liquid line', dimension: 'temperature', optional: true, example: 303 },
-  box: { label: 'Box temperature', dimension: 'temperature', optional: true, example: 280 },
-  ambient: { label: 'Ambient temperature', dimension: 'temperature', optional: true, example: 302 },
-  standing: { label: 'Standing pressure', dimension: 'pressure', optional: true, hint: 'after a rest' },
-  difference: { label: 'Box to coil', dimension: 'temperatureDifference', start: EVAPORATOR_TD.walkIn },
-  split: {
-    label: 'Split of the condenser',
-    dimension: 'temperatureDifference',
-    start: CONDENSER_SPLIT.standard,
-  },
-  amps: { label: 'Amps', dimension: 'current', optional: true },
-  rated: { label: 'Rated amps', dimension: 'current', optional: true },
-  headHeld: {
-    label: 'Head control holds the condensing at',
-    dimension: 'temperature',
+const NUMBERS = {
+  suction: figure('Suction pressure', 'pressure', { optional: true, example: 96_000 }),
+  head: figure('Head pressure', 'pressure', { optional: true, example: 1_310_000 }),
+  suctionLine: figure('Suction line', 'temperature', { optional: true, example: 288 }),
+  liquidLine: figure('Liquid line', 'temperature', { optional: true, example: 303 }),
+  box: figure('Box temperature', 'temperature', { optional: true, example: 280 }),
+  ambient: figure('Ambient temperature', 'temperature', { optional: true, example: 302 }),
+  standing: figure('Standing pressure', 'pressure', { optional: true, hint: 'after a rest' }),
+  difference: figure('Box to coil', 'temperatureDifference', { start: EVAPORATOR_TD.walkIn }),
+  split: figure('Split of the condenser', 'temperatureDifference', { start: CONDENSER_SPLIT.standard }),
+  amps: figure('Amps', 'current', { optional: true }),
+  rated: figure('Rated amps', 'current', { optional: true }),
+  headHeld: figure('Head control holds the condensing at', 'temperature', {
     optional: true,
     hint: 'in the cold a held head is high as it should be',
-  },
-} as const;
-
-const NO_CHOICE = {
-  ...(Object.fromEntries(READING_NAMES.map((name) => [name, ''])) as Record<Reading, string>),
-  metering: '',
+  }),
 };
-type Form = ReturnType<typeof useBenchForm<keyof typeof SPECS, keyof typeof NO_CHOICE>>;
+
+const FIGURES = Object.keys(NUMBERS) as (keyof typeof NUMBERS)[];
+/** Gauges and thermometers have fields of their own beside what is seen. */
+const seenKey = (reading: Reading) => `seen ${reading}` as const;
+/** What is seen and felt, by touch. */
+const TOUCHED = Object.fromEntries(
+  READING_NAMES.map((reading) => [
+    seenKey(reading),
+    choice(READING_WORDS[reading], {
+      '': 'not read',
+      ...Object.fromEntries(
+        Object.keys(READINGS[reading].usual).map((each) => [each, valueWords(reading, each)]),
+      ),
+    }),
+  ]),
+) as Record<`seen ${Reading}`, ReturnType<typeof choice>>;
+const FIELDS = {
+  ...NUMBERS,
+  ...TOUCHED,
+  metering: choice('What meters the liquid', {
+    '': 'not said',
+    valve: 'an expansion valve',
+    capillary: 'a capillary',
+  }),
+};
+type Form = BenchForm<typeof FIELDS>;
 
 /** A cabinet with a capillary has neither valve nor solenoid nor glass. */
 const CABINET: MachineKind = { metering: 'capillary', solenoid: false, sightGlass: false, drier: true };
 
 export default function Judge() {
-  const form = useBenchForm('judge', SPECS, NO_CHOICE);
+  const form = useBenchForm('judge', FIELDS);
   const { refrigerant, atmosphere } = useBench();
   const table = useTable(refrigerant).data;
   const read = table ? readingsOf(table, form, atmosphere) : null;
@@ -73,26 +86,14 @@ export default function Judge() {
           </p>
           <RefrigerantPick />
           <More words="Gauges and thermometers: let the numbers say it">
-            <Fields form={form} />
+            <Fields form={form} only={FIGURES} />
           </More>
-          <p className="mb-1 font-semibold">What meters the liquid</p>
-          <Choices
-            label="What meters the liquid"
-            value={form.choice.metering}
-            onChange={(value) => form.choose('metering', value)}
-            choices={[
-              { value: '', words: 'not said' },
-              { value: 'valve', words: 'an expansion valve' },
-              { value: 'capillary', words: 'a capillary' },
-            ]}
-          />
+          <Fields form={form} only={['metering']} />
           {READING_NAMES.filter((reading) => canRead(kind, reading)).map((reading) => (
             <ReadingChoice
               key={reading}
-              reading={reading}
-              value={form.choice[reading]}
-              fromNumbers={read?.observed[reading]}
-              onChange={(value) => form.choose(reading, value)}
+              input={form.inputs[seenKey(reading)]}
+              fromNumbers={read?.observed[reading] ? valueWords(reading, read.observed[reading]) : null}
             />
           ))}
         </>
@@ -116,7 +117,7 @@ function readingsOf(table: SaturationTable, { si, choice }: Form, atmosphere: nu
     atmosphere,
     difference: difference ?? EVAPORATOR_TD.walkIn,
     split: split ?? CONDENSER_SPLIT.standard,
-    atRest: choice.running === 'no',
+    atRest: choice['seen running'] === 'no',
     headHeldAt: headHeld,
     recovered: null,
   });
@@ -125,7 +126,7 @@ function readingsOf(table: SaturationTable, { si, choice }: Form, atmosphere: nu
 function Judged({ read, form }: { read: SignsRead; form: Form }) {
   const { show } = useBench();
   const chosen = Object.fromEntries(
-    Object.entries(form.choice).filter(([name, value]) => value !== '' && name !== 'metering'),
+    READING_NAMES.map((reading) => [reading, form.choice[seenKey(reading)]]).filter(([, value]) => value),
   );
   // What was said by touch stands against what a number would say.
   const observed = { ...read.observed, ...chosen } as Observed;
@@ -171,7 +172,7 @@ function Judged({ read, form }: { read: SignsRead; form: Form }) {
             tool: 'judge',
             kind: 'readings',
             summary: summaryOf(first, count),
-            fields: form.fields,
+            inputs: only(form.inputs, [...FIGURES, 'metering']),
             choices: observed as Record<string, string>,
             result: Object.fromEntries(judgement.ranked.map((each) => [each.cause, each.share])),
           }}

@@ -5,62 +5,14 @@ import { readingDoubt } from '../../../core/calculators/pressureTestTail';
 import { type LeakView, type LeakViews, leakSize, sightings } from '../../../core/calculators/leakSize';
 import { measureText, toSi } from '../../../core/quantity/measure';
 import { YEAR_S } from '../../../core/quantity/units';
-import { SelectField } from '../../parts/Field';
 import { DETECTION_LIMIT_WORDS } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { choice, figure, useBenchForm } from '../form';
 import { Answer } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, More, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
-
-const SPECS = {
-  share: { label: 'Percent of the full charge a year', dimension: 'share', example: 0.1 },
-  mass: { label: 'Refrigerant a year', dimension: 'massRate', example: toSi('massRate', 0.9, 'kg/yr') },
-  throughput: { label: 'Leak at work', dimension: 'throughput', example: 1e-5 },
-  bubbles: { label: 'Bubbles', dimension: 'bubbleRate', example: 1 / 40 },
-  hold: {
-    label: 'Fall in the pressure test',
-    dimension: 'pressureRate',
-    example: toSi('pressureRate', 1, 'psi/h'),
-  },
-  vacuum: {
-    label: 'Rise under vacuum',
-    dimension: 'vacuumRate',
-    example: toSi('vacuumRate', 50, 'micron/min'),
-  },
-  fullCharge: { label: 'Full charge', dimension: 'mass', start: toSi('mass', 10, 'lb') },
-  working: {
-    label: 'Pressure at the leak while it works',
-    dimension: 'pressure',
-    start: toSi('pressure', 150, 'psig'),
-  },
-  bubble: { label: 'Bubble', dimension: 'length', unit: { us: 'mm', metric: 'mm' }, start: 0.002 },
-  volume: {
-    label: 'Volume in pressure test and vacuum',
-    dimension: 'volume',
-    unit: { us: 'L', metric: 'L' },
-    start: 0.02,
-  },
-  test: {
-    label: 'Nitrogen in the pressure test',
-    dimension: 'pressure',
-    start: toSi('pressure', 150, 'psig'),
-  },
-  stood: {
-    label: 'The pressure test stands',
-    dimension: 'duration',
-    unit: { us: 'h', metric: 'h' },
-    start: 86_400,
-  },
-  division: {
-    label: 'Division of the gauge',
-    dimension: 'pressureDifference',
-    start: toSi('pressureDifference', 1, 'psi'),
-  },
-} as const;
-const ASSUMED = ['fullCharge', 'working', 'bubble', 'volume', 'test', 'stood', 'division'] as const;
 
 const VIEWS: Record<LeakView, string> = {
   share: 'percent a year',
@@ -71,8 +23,33 @@ const VIEWS: Record<LeakView, string> = {
   vacuum: 'rise under vacuum',
 };
 
+const FIELDS = {
+  view: choice('I know it as', VIEWS),
+  share: figure('Percent of the full charge a year', 'share', { example: 0.1 }),
+  mass: figure('Refrigerant a year', 'massRate', { example: toSi('massRate', 0.9, 'kg/yr') }),
+  throughput: figure('Leak at work', 'throughput', { example: 1e-5 }),
+  bubbles: figure('Bubbles', 'bubbleRate', { example: 1 / 40 }),
+  hold: figure('Fall in the pressure test', 'pressureRate', { example: toSi('pressureRate', 1, 'psi/h') }),
+  vacuum: figure('Rise under vacuum', 'vacuumRate', { example: toSi('vacuumRate', 50, 'micron/min') }),
+  fullCharge: figure('Full charge', 'mass', { start: toSi('mass', 10, 'lb') }),
+  working: figure('Pressure at the leak while it works', 'pressure', {
+    start: toSi('pressure', 150, 'psig'),
+  }),
+  bubble: figure('Bubble', 'length', { unit: { us: 'mm', metric: 'mm' }, start: 0.002 }),
+  volume: figure('Volume in pressure test and vacuum', 'volume', {
+    unit: { us: 'L', metric: 'L' },
+    start: 0.02,
+  }),
+  test: figure('Nitrogen in the pressure test', 'pressure', { start: toSi('pressure', 150, 'psig') }),
+  stood: figure('The pressure test stands', 'duration', { unit: { us: 'h', metric: 'h' }, start: 86_400 }),
+  division: figure('Division of the gauge', 'pressureDifference', {
+    start: toSi('pressureDifference', 1, 'psi'),
+  }),
+};
+const ASSUMED = ['fullCharge', 'working', 'bubble', 'volume', 'test', 'stood', 'division'] as const;
+
 export default function LeakSize() {
-  const form = useBenchForm('leak-size', SPECS, { view: 'share' });
+  const form = useBenchForm('leak-size', FIELDS);
   const { show, atmosphere } = useBench();
   const view = form.choice.view as LeakView;
   return (
@@ -82,13 +59,7 @@ export default function LeakSize() {
       inputs={
         <>
           <RefrigerantPick />
-          <SelectField
-            label="I know it as"
-            value={view}
-            onChange={(event) => form.choose('view', event.target.value)}
-            choices={Object.entries(VIEWS).map(([value, words]) => ({ value, words }))}
-          />
-          <Fields form={form} only={[view]} />
+          <Fields form={form} only={['view', view]} />
           <More words="What the other views assume">
             <Fields form={form} only={ASSUMED} />
           </More>
@@ -111,8 +82,7 @@ export default function LeakSize() {
                   outcome={outcome}
                   tool="leak-size"
                   kind="readings"
-                  fields={form.fields}
-                  choices={form.choice}
+                  inputs={form.inputs}
                   summary={({ mass, share }) =>
                     `Leak of ${table.name}: ${show('massRate', mass)}, ${show('share', share * YEAR_S)} a year`
                   }

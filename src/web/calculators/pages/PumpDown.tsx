@@ -3,46 +3,35 @@ import { toSi } from '../../../core/quantity/measure';
 import { MICRON } from '../../../core/quantity/units';
 import { pumpCheck } from '../../../core/calculators/evacuation/pumpCheck';
 import { type HoseSet, type PumpDown as Down, pumpDown } from '../../../core/calculators/evacuation/pumpDown';
-import { CheckField } from '../../parts/Field';
 import { bareFigure, readIn } from '../../../words/measures';
 import { LazyCurves } from '../charts/LazyCurves';
-import { useBenchForm } from '../form';
+import { choice, figure, useBenchForm } from '../form';
 import { Answer, Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { useBench } from '../setting';
 
-const SPECS = {
-  volume: {
-    label: 'Volume of the system',
-    dimension: 'volume',
-    unit: { us: 'L', metric: 'L' },
-    example: 0.03,
-  },
-  speed: { label: 'Pump speed', dimension: 'flow', start: (6 * 0.028316846592) / 60 },
-  ultimate: {
-    label: 'What the pump reaches alone',
-    dimension: 'vacuum',
+const FIELDS = {
+  volume: figure('Volume of the system', 'volume', { unit: { us: 'L', metric: 'L' }, example: 0.03 }),
+  speed: figure('Pump speed', 'flow', { start: (6 * 0.028316846592) / 60 }),
+  ultimate: figure('What the pump reaches alone', 'vacuum', {
     start: 30 * MICRON,
     hint: 'on its present oil',
-  },
-  oilHours: { label: 'Hours on its oil', dimension: 'number', start: 0 },
-  goal: { label: 'Goal', dimension: 'vacuum', start: 500 * MICRON },
-  bore: {
-    label: 'Bore of a hose',
-    dimension: 'length',
+  }),
+  oilHours: figure('Hours on its oil', 'number', { start: 0 }),
+  goal: figure('Goal', 'vacuum', { start: 500 * MICRON }),
+  bore: figure('Bore of a hose', 'length', {
     start: toSi('length', 0.19, 'in'),
     hint: 'a hose called 1/4 in has about 0.19 in',
-  },
-  length: {
-    label: 'Length of a hose',
-    dimension: 'length',
+  }),
+  length: figure('Length of a hose', 'length', {
     unit: { us: 'ft', metric: 'm' },
     start: toSi('length', 5, 'ft'),
-  },
-  count: { label: 'Hoses side by side', dimension: 'number', start: 2 },
-} as const;
+  }),
+  count: figure('Hoses side by side', 'number', { start: 2 }),
+  cores: choice('Valve cores left in', { yes: 'yes', no: 'no' }),
+};
 
 const PUMP_WORDS = {
   strong: 'The pump is fit for this goal.',
@@ -65,7 +54,7 @@ const NARROW: HoseSet = {
 };
 
 export default function PumpDown() {
-  const form = useBenchForm('pump-down', SPECS, { cores: 'yes' });
+  const form = useBenchForm('pump-down', FIELDS);
   const { show, atmosphere } = useBench();
   const coresIn = form.choice.cores === 'yes';
   return (
@@ -75,11 +64,6 @@ export default function PumpDown() {
       inputs={
         <>
           <Fields form={form} />
-          <CheckField
-            label="Valve cores left in"
-            checked={coresIn}
-            onChange={(event) => form.choose('cores', event.target.checked ? 'yes' : 'no')}
-          />
         </>
       }
     >
@@ -103,8 +87,7 @@ export default function PumpDown() {
               outcome={outcome}
               tool="pump-down"
               kind="readings"
-              fields={form.fields}
-              choices={form.choice}
+              inputs={form.inputs}
               summary={({ seconds }) =>
                 `Pull-down of ${show('volume', si.volume)} to ${show('vacuum', si.goal)}: about ${show('duration', seconds)}`
               }

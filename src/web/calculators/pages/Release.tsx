@@ -1,6 +1,6 @@
 /** How much got out when a section was opened. */
 import { release, volumeByCharge } from '../../../core/calculators/release';
-import { useBenchForm } from '../form';
+import { figure, useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -8,38 +8,27 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const SPECS = {
-  volume: {
-    label: 'Volume of the section',
-    dimension: 'volume',
+const FIELDS = {
+  volume: figure('Volume of the section', 'volume', {
     unit: { us: 'L', metric: 'L' },
     example: 0.002,
     optional: true,
-  },
-  fullCharge: {
-    label: 'Full charge, where nobody knows the volume',
-    dimension: 'mass',
+  }),
+  fullCharge: figure('Full charge, where nobody knows the volume', 'mass', {
     optional: true,
     hint: 'The volume is then estimated by it, with its range.',
-  },
-  left: { label: 'Pressure before', dimension: 'pressure', example: 120_000 },
-  after: {
-    label: 'Pressure after',
-    dimension: 'pressure',
-    optional: true,
-    hint: 'Empty: all that was in it.',
-  },
-  temperature: { label: 'Temperature of the section', dimension: 'temperature', example: 294.2611 },
-  trace: {
-    label: 'Refrigerant in the gas',
-    dimension: 'share',
+  }),
+  left: figure('Pressure before', 'pressure', { example: 120_000 }),
+  after: figure('Pressure after', 'pressure', { optional: true, hint: 'Empty: all that was in it.' }),
+  temperature: figure('Temperature of the section', 'temperature', { example: 294.2611 }),
+  trace: figure('Refrigerant in the gas', 'share', {
     start: 1,
     hint: '100 for refrigerant; for nitrogen with a trace, the share of the trace',
-  },
-} as const;
+  }),
+};
 
 export default function Release() {
-  const form = useBenchForm('release', SPECS);
+  const form = useBenchForm('release', FIELDS);
   const { show } = form;
   return (
     <BenchPage
@@ -80,7 +69,7 @@ export default function Release() {
                   outcome={release({ ...given, volume: inside })}
                   tool="release"
                   kind="readings"
-                  fields={form.fields}
+                  inputs={form.inputs}
                   summary={({ mass }) =>
                     `Estimated release of ${table.name}: ${show('mass', mass)}, ${show('volume', inside)}${estimated ? ' (estimated by its charge)' : ''} opened at ${show('pressure', left ?? 0)}${range ? `, between ${range.join(' and ')}` : ''}`
                   }

@@ -6,30 +6,38 @@ import {
   saturatedState,
   saturationTemperature,
 } from '../../../core/refrigerant/saturation';
-import { Choices } from '../../parts/Choices';
 import { calculatorRefusalWords } from '../../../words/calculators';
 import { readIn } from '../../../words/measures';
 import { SaturationGrip } from '../charts/SaturationGrip';
 import { type Moved } from '../charts/curveSides';
-import { useBenchForm } from '../form';
+import { type BenchForm, choice, figure, only, useBenchForm } from '../form';
 import { Refused, Wanted } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
 import { KeepThis } from '../parts/KeepThis';
-import { MeasureInput } from '../parts/MeasureInput';
+import { Fields } from '../parts/Fields';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const SPECS = {
-  temperature: { label: 'Temperature', dimension: 'temperature', start: 277.594444, example: 277.594444 },
-  pressure: { label: 'Gauge pressure', dimension: 'pressure', example: 569_000 },
-} as const;
+const FIELDS = {
+  known: choice('I know', {
+    temperature: 'temperature',
+    vapour: 'vapour pressure',
+    liquid: 'liquid pressure',
+  }),
+  temperature: figure('Temperature', 'temperature', { start: 277.594444, example: 277.594444 }),
+  pressure: figure('Gauge pressure', 'pressure', { example: 569_000 }),
+};
+
+/** Which field holds what is known. */
+const typedOf = (known: GivenQuantity) => (known === 'temperature' ? 'temperature' : 'pressure');
 
 type GivenQuantity = 'temperature' | 'liquid' | 'vapour';
 
 export default function Saturation() {
-  const form = useBenchForm('saturation', SPECS, { known: 'temperature' as string });
+  const form = useBenchForm('saturation', FIELDS);
   const known = form.choice.known as GivenQuantity;
+  const typed = typedOf(known);
   return (
     <BenchPage
       name="saturation"
@@ -37,18 +45,7 @@ export default function Saturation() {
       inputs={
         <>
           <RefrigerantPick />
-          <p className="mb-1 font-semibold">I know</p>
-          <Choices
-            label="I know"
-            value={known}
-            onChange={(value) => form.choose('known', value)}
-            choices={[
-              { value: 'temperature', words: 'temperature' },
-              { value: 'vapour', words: 'vapour pressure' },
-              { value: 'liquid', words: 'liquid pressure' },
-            ]}
-          />
-          <MeasureInput field={known === 'temperature' ? form.fields.temperature : form.fields.pressure} />
+          <Fields form={form} only={['known', typed]} />
         </>
       }
     >
@@ -64,11 +61,11 @@ function State({
 }: {
   table: SaturationTable;
   known: GivenQuantity;
-  form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'known'>>;
+  form: BenchForm<typeof FIELDS>;
 }) {
   const { show, system, atmosphere } = useBench();
-  const given = known === 'temperature' ? form.si.temperature : form.si.pressure;
-  if (given === null) return <Wanted wanted={[known === 'temperature' ? 'Temperature' : 'Gauge pressure']} />;
+  const given = form.si[typedOf(known)];
+  if (given === null) return <Wanted wanted={[FIELDS[typedOf(known)].label]} />;
   const line = known === 'liquid' ? 'bubble' : 'dew';
   const temperature =
     known === 'temperature' ? { ok: true as const, value: given } : saturationTemperature(table, line, given);
@@ -79,18 +76,16 @@ function State({
       const unit = readIn('temperature', system);
       const degrees = fromSi('temperature', moved.kelvin, unit);
       form.put({
-        measures: { temperature: { text: String(Number(degrees.toFixed(1))), unit } },
-        choices: { known: 'temperature' },
+        temperature: { text: String(Number(degrees.toFixed(1))), unit },
+        known: 'temperature',
       });
       return;
     }
     const unit = readIn('pressure', system);
     const gauge = fromSi('pressure', moved.pascal, unit, atmosphere);
     form.put({
-      measures: {
-        pressure: { text: String(Number(gauge.toFixed(system === 'us' ? 1 : 2))), unit },
-      },
-      choices: { known: moved.side },
+      pressure: { text: String(Number(gauge.toFixed(system === 'us' ? 1 : 2))), unit },
+      known: moved.side,
     });
   };
   if (!state.ok) return <Refused>{calculatorRefusalWords(state.refusal, show)}</Refused>;
@@ -118,11 +113,7 @@ function State({
           tool: 'saturation',
           kind: 'readings',
           summary,
-          fields:
-            known === 'temperature'
-              ? { temperature: form.fields.temperature }
-              : { pressure: form.fields.pressure },
-          choices: { known },
+          inputs: only(form.inputs, ['known', typedOf(known)]),
           result: { temperature: temperature.value, bubblePressure, dewPressure },
         }}
       />

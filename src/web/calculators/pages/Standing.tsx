@@ -3,7 +3,7 @@ import { fahrenheitDegrees } from '../../../core/calculators/calculated';
 import { type StandingVerdict, standingCheck } from '../../../core/calculators/standingCheck';
 import { STANDING_VERDICT_WORDS } from '../../../words/calculators';
 import { SaturationCurve } from '../charts/SaturationCurve';
-import { useBenchForm } from '../form';
+import { figure, useBenchForm } from '../form';
 import { Verdict } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
@@ -11,26 +11,12 @@ import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, TableDoubt, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const SPECS = {
-  standing: {
-    label: 'Standing pressure',
-    dimension: 'pressure',
-    example: 520_000,
-    hint: 'at rest, solenoid open',
-  },
-  ambient: {
-    label: 'Ambient temperature',
-    dimension: 'temperature',
-    example: 297,
-    hint: 'at its coldest part',
-  },
-  doubt: {
-    label: 'How far that may be off',
-    dimension: 'temperatureDifference',
-    start: fahrenheitDegrees(3),
-  },
-  resolution: { label: 'Division of the gauge', dimension: 'pressureDifference', start: 6894.757 },
-} as const;
+const FIELDS = {
+  standing: figure('Standing pressure', 'pressure', { example: 520_000, hint: 'at rest, solenoid open' }),
+  ambient: figure('Ambient temperature', 'temperature', { example: 297, hint: 'at its coldest part' }),
+  doubt: figure('How far that may be off', 'temperatureDifference', { start: fahrenheitDegrees(3) }),
+  resolution: figure('Division of the gauge', 'pressureDifference', { start: 6894.757 }),
+};
 
 const TONES: Record<StandingVerdict, 'good' | 'bad' | 'watch'> = {
   liquidPresent: 'good',
@@ -39,7 +25,7 @@ const TONES: Record<StandingVerdict, 'good' | 'bad' | 'watch'> = {
 };
 
 export default function Standing() {
-  const form = useBenchForm('standing', SPECS);
+  const form = useBenchForm('standing', FIELDS);
   const { show } = useBench();
   return (
     <BenchPage
@@ -60,7 +46,7 @@ export default function Standing() {
                 outcome={standingCheck({ table, ...si })}
                 tool="standing"
                 kind="readings"
-                fields={form.fields}
+                inputs={form.inputs}
                 summary={({ verdict }) =>
                   `${STANDING_VERDICT_WORDS[verdict].title}: ${show('pressure', si.standing)} at ${show('temperature', si.ambient)}`
                 }

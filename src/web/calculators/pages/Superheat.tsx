@@ -11,26 +11,24 @@ import {
 import { valveAdvice } from '../../../core/calculators/valveAdvice';
 import { valveWords } from '../../../words/calculators';
 import { SaturationCurve } from '../charts/SaturationCurve';
-import { useBenchForm } from '../form';
+import { type BenchForm, figure, useBenchForm } from '../form';
 import { Answer, Big, Verdict, Wanted } from '../parts/Answer';
 import { AnswerStrip } from '../parts/AnswerStrip';
 import { BenchPage } from '../parts/BenchPage';
 import { KeepThis } from '../parts/KeepThis';
-import { MeasureInput } from '../parts/MeasureInput';
+import { Fields } from '../parts/Fields';
 import { RefrigerantPick, TableDoubt, WithTable, lineWords } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const SPECS = {
-  suction: { label: 'Suction pressure', dimension: 'pressure', example: 398_000 },
-  suctionLine: {
-    label: 'Suction line',
-    dimension: 'temperature',
+const FIELDS = {
+  suction: figure('Suction pressure', 'pressure', { example: 398_000 }),
+  suctionLine: figure('Suction line', 'temperature', {
     example: 276.5,
     hint: 'at the end of the evaporator',
-  },
-  liquid: { label: 'Liquid pressure', dimension: 'pressure', example: 1_780_000 },
-  liquidLine: { label: 'Liquid line', dimension: 'temperature', example: 306 },
-} as const;
+  }),
+  liquid: figure('Liquid pressure', 'pressure', { example: 1_780_000 }),
+  liquidLine: figure('Liquid line', 'temperature', { example: 306 }),
+};
 
 const BAND_WORDS: Record<Band, string> = {
   below: 'below its range',
@@ -39,7 +37,7 @@ const BAND_WORDS: Record<Band, string> = {
 };
 
 export default function Superheat() {
-  const form = useBenchForm('superheat', SPECS);
+  const form = useBenchForm('superheat', FIELDS);
   return (
     <BenchPage
       name="superheat"
@@ -47,9 +45,7 @@ export default function Superheat() {
       inputs={
         <>
           <RefrigerantPick />
-          {Object.values(form.fields).map((field) => (
-            <MeasureInput key={field.spec.label} field={field} />
-          ))}
+          <Fields form={form} />
         </>
       }
     >
@@ -58,13 +54,7 @@ export default function Superheat() {
   );
 }
 
-function Both({
-  table,
-  form,
-}: {
-  table: SaturationTable;
-  form: ReturnType<typeof useBenchForm<keyof typeof SPECS>>;
-}) {
+function Both({ table, form }: { table: SaturationTable; form: BenchForm<typeof FIELDS> }) {
   const { show } = useBench();
   const { suction, suctionLine, liquid, liquidLine } = form.si;
   const warm =
@@ -123,7 +113,7 @@ function Both({
             tool: 'superheat',
             kind: 'readings',
             summary: `${table.name}: ${said.join(', ')}`,
-            fields: form.fields,
+            inputs: form.inputs,
             result: { superheat: superheatK, subcooling: subcoolingK },
           }}
         />

@@ -1,51 +1,41 @@
 /** What the gauges should read on this box in this weather, beside what they do read. */
-import { fahrenheitDegrees } from '../../../core/calculators/calculated';
 import {
   CONDENSER_SPLIT,
   EVAPORATOR_TD,
   type Targets as TargetPressures,
   targets,
 } from '../../../core/calculators/targets';
-import { fromSi } from '../../../core/quantity/measure';
-import { Choices } from '../../parts/Choices';
-import { CheckField } from '../../parts/Field';
-import { useBenchForm } from '../form';
+import { choice, figure, useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
-import { Ready } from '../parts/Fields';
+import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
-import { MeasureInput } from '../parts/MeasureInput';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 
-const SPECS = {
-  box: { label: 'Box temperature', dimension: 'temperature', example: 275.372 },
-  difference: { label: 'Box to coil', dimension: 'temperatureDifference', start: EVAPORATOR_TD.walkIn },
-  ambient: { label: 'Air into the condenser, or leaving water', dimension: 'temperature', example: 305.372 },
-  split: {
-    label: 'Split of the condenser',
-    dimension: 'temperatureDifference',
-    start: CONDENSER_SPLIT.standard,
-  },
-  suction: { label: 'Suction reads', dimension: 'pressure', optional: true, example: 480_000 },
-  head: { label: 'Head reads', dimension: 'pressure', optional: true, example: 2_300_000 },
-} as const;
-
-const CONDENSERS = {
-  standard: 'air-cooled',
-  highEfficiency: 'high-efficiency',
-  waterCooled: 'water-cooled',
-} as const;
-
-const UNIT = { us: '°F', metric: 'K' } as const;
+const FIELDS = {
+  boxKind: choice('Box', { walkIn: 'walk-in', reachIn: 'reach-in' }),
+  box: figure('Box temperature', 'temperature', { example: 275.372 }),
+  difference: figure('Box to coil', 'temperatureDifference', {
+    start: ({ boxKind }) => EVAPORATOR_TD[boxKind as keyof typeof EVAPORATOR_TD],
+  }),
+  air: choice('What was measured in the box', { pipe: 'the pipe', air: 'the air: the coil is 2 °F colder' }),
+  condenser: choice('Condenser', {
+    standard: 'air-cooled',
+    highEfficiency: 'high-efficiency',
+    waterCooled: 'water-cooled',
+  }),
+  ambient: figure('Air into the condenser, or leaving water', 'temperature', { example: 305.372 }),
+  split: figure('Split of the condenser', 'temperatureDifference', {
+    start: ({ condenser }) => CONDENSER_SPLIT[condenser as keyof typeof CONDENSER_SPLIT],
+  }),
+  suction: figure('Suction reads', 'pressure', { optional: true, example: 480_000 }),
+  head: figure('Head reads', 'pressure', { optional: true, example: 2_300_000 }),
+};
 
 export default function Targets() {
-  const form = useBenchForm('targets', SPECS, { box: 'walkIn', condenser: 'standard', air: 'no' });
-  const { show, system } = useBench();
-  const typed = (kelvin: number) => ({
-    text: String(Number(fromSi('temperatureDifference', kelvin, UNIT[system]).toFixed(1))),
-    unit: UNIT[system],
-  });
+  const form = useBenchForm('targets', FIELDS);
+  const { show } = useBench();
   return (
     <BenchPage
       name="targets"
@@ -53,43 +43,7 @@ export default function Targets() {
       inputs={
         <>
           <RefrigerantPick />
-          <Choices
-            label="Box"
-            value={form.choice.box}
-            onChange={(box) =>
-              form.put({
-                choices: { box },
-                measures: { difference: typed(EVAPORATOR_TD[box as keyof typeof EVAPORATOR_TD]) },
-              })
-            }
-            choices={[
-              { value: 'walkIn', words: 'walk-in' },
-              { value: 'reachIn', words: 'reach-in' },
-            ]}
-          />
-          <MeasureInput field={form.fields.box} />
-          <MeasureInput field={form.fields.difference} />
-          <CheckField
-            label="The air was measured, not the pipe"
-            checked={form.choice.air === 'yes'}
-            onChange={(event) => form.choose('air', event.target.checked ? 'yes' : 'no')}
-            hint={`The coil is then ${show('temperatureDifference', fahrenheitDegrees(2))} colder.`}
-          />
-          <Choices
-            label="Condenser"
-            value={form.choice.condenser}
-            onChange={(condenser) =>
-              form.put({
-                choices: { condenser },
-                measures: { split: typed(CONDENSER_SPLIT[condenser as keyof typeof CONDENSERS]) },
-              })
-            }
-            choices={Object.entries(CONDENSERS).map(([value, words]) => ({ value, words }))}
-          />
-          <MeasureInput field={form.fields.ambient} />
-          <MeasureInput field={form.fields.split} />
-          <MeasureInput field={form.fields.suction} />
-          <MeasureInput field={form.fields.head} />
+          <Fields form={form} />
         </>
       }
     >
@@ -98,11 +52,10 @@ export default function Targets() {
           <WithTable>
             {(table) => (
               <KeptAnswer
-                outcome={targets({ ...si, table, airMeasured: form.choice.air === 'yes' })}
+                outcome={targets({ ...si, table, airMeasured: form.choice.air === 'air' })}
                 tool="targets"
                 kind="readings"
-                fields={form.fields}
-                choices={form.choice}
+                inputs={form.inputs}
                 summary={({ suction, head }) =>
                   `${table.name}: suction should read ${show('pressure', suction)}, head ${show('pressure', head)}`
                 }

@@ -1,8 +1,7 @@
 /** Add more, or stop? By superheat and subcooling. */
 import { type Effect, type Metering, trim } from '../../../core/calculators/charge/trim';
-import { Choices } from '../../parts/Choices';
 import { TRIM_WORDS } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { choice, figure, useBenchForm } from '../form';
 import { Verdict } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -10,11 +9,12 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick } from '../parts/RefrigerantPick';
 
-const SPECS = {
-  superheat: { label: 'Superheat', dimension: 'temperatureDifference', example: 12 },
-  subcooling: { label: 'Subcooling', dimension: 'temperatureDifference', example: 1.5 },
-  boxAbove: { label: 'Box above its goal by', dimension: 'temperatureDifference', start: 0 },
-} as const;
+const FIELDS = {
+  metering: choice('Metering', { valve: 'expansion valve', fixed: 'capillary or fixed opening' }),
+  superheat: figure('Superheat', 'temperatureDifference', { example: 12 }),
+  subcooling: figure('Subcooling', 'temperatureDifference', { example: 1.5 }),
+  boxAbove: figure('Box above its goal by', 'temperatureDifference', { start: 0 }),
+};
 
 const EFFECTS: Record<Effect, string> = { rises: 'rises', falls: 'falls', stays: 'stays about as it is' };
 const TONES = {
@@ -30,7 +30,7 @@ const TONES = {
 } as const;
 
 export default function Trim() {
-  const form = useBenchForm('trim', SPECS, { metering: 'valve' });
+  const form = useBenchForm('trim', FIELDS);
   return (
     <BenchPage
       name="trim"
@@ -38,16 +38,6 @@ export default function Trim() {
       inputs={
         <>
           <RefrigerantPick />
-          <p className="mb-1 font-semibold">Metering</p>
-          <Choices
-            label="Metering"
-            value={form.choice.metering}
-            onChange={(value) => form.choose('metering', value)}
-            choices={[
-              { value: 'valve', words: 'expansion valve' },
-              { value: 'fixed', words: 'capillary or fixed opening' },
-            ]}
-          />
           <Fields form={form} />
         </>
       }
@@ -58,8 +48,7 @@ export default function Trim() {
             outcome={trim({ ...si, metering: form.choice.metering as Metering })}
             tool="trim"
             kind="chargeRun"
-            fields={form.fields}
-            choices={form.choice}
+            inputs={form.inputs}
             summary={({ advice }) => `Charging: ${TRIM_WORDS[advice].title.toLowerCase()}`}
             below={() => (
               <>

@@ -7,9 +7,8 @@ import {
   saturationTemperature,
   vapourDensity,
 } from '../../../core/refrigerant/saturation';
-import { Choices } from '../../parts/Choices';
 import { calculatorRefusalWords } from '../../../words/calculators';
-import { useBenchForm } from '../form';
+import { type BenchForm, type FigureKey, choice, figure, useBenchForm } from '../form';
 import { Answer, Big, Refused } from '../parts/Answer';
 import { Caution } from '../../parts/Caution';
 import { BenchPage } from '../parts/BenchPage';
@@ -17,33 +16,25 @@ import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { FlammableCaution, RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const SPECS = {
-  charge: {
-    label: 'Charge that must be inside',
-    dimension: 'mass',
-    unit: { us: 'oz', metric: 'g' },
-    example: 0.07,
-  },
-  bore: {
-    label: 'Bore of the hose',
-    dimension: 'length',
+const FIELDS = {
+  charge: figure('Charge that must be inside', 'mass', { unit: { us: 'oz', metric: 'g' }, example: 0.07 }),
+  bore: figure('Bore of the hose', 'length', {
     start: toSi('length', 0.19, 'in'),
     hint: 'a hose called 1/4 in has about 0.19 in',
-  },
-  length: {
-    label: 'Length of the hose',
-    dimension: 'length',
+  }),
+  length: figure('Length of the hose', 'length', {
     unit: { us: 'ft', metric: 'm' },
     start: toSi('length', 5, 'ft'),
-  },
-  count: { label: 'Hoses that are filled', dimension: 'number', start: 1 },
-  liquid: { label: 'Temperature of the liquid in the hose', dimension: 'temperature', start: 297.0389 },
-  suction: { label: 'Suction pressure when they are pulled empty', dimension: 'pressure', start: 200_000 },
-} as const;
-type Si = Record<keyof typeof SPECS, number>;
+  }),
+  count: figure('Hoses that are filled', 'number', { start: 1 }),
+  liquid: figure('Temperature of the liquid in the hose', 'temperature', { start: 297.0389 }),
+  suction: figure('Suction pressure when they are pulled empty', 'pressure', { start: 200_000 }),
+  off: choice('The hoses come off', { empty: 'pulled empty into the low side', full: 'full of liquid' }),
+};
+type Si = Record<FigureKey<typeof FIELDS>, number>;
 
 export default function Weigh() {
-  const form = useBenchForm('weigh', SPECS, { off: 'empty' });
+  const form = useBenchForm('weigh', FIELDS);
   return (
     <BenchPage
       name="weigh"
@@ -51,18 +42,7 @@ export default function Weigh() {
       inputs={
         <>
           <RefrigerantPick />
-          <Fields form={form} only={['charge', 'bore', 'length', 'count']} />
-          <p className="mb-1 font-semibold">The hoses come off</p>
-          <Choices
-            label="The hoses come off"
-            value={form.choice.off}
-            onChange={(value) => form.choose('off', value)}
-            choices={[
-              { value: 'empty', words: 'pulled empty into the low side' },
-              { value: 'full', words: 'full of liquid' },
-            ]}
-          />
-          <Fields form={form} only={['liquid', 'suction']} />
+          <Fields form={form} only={['charge', 'bore', 'length', 'count', 'off', 'liquid', 'suction']} />
         </>
       }
     >
@@ -73,15 +53,7 @@ export default function Weigh() {
   );
 }
 
-function Weighed({
-  table,
-  si,
-  form,
-}: {
-  table: SaturationTable;
-  si: Si;
-  form: ReturnType<typeof useBenchForm<keyof typeof SPECS, 'off'>>;
-}) {
+function Weighed({ table, si, form }: { table: SaturationTable; si: Si; form: BenchForm<typeof FIELDS> }) {
   const { show } = form;
   const liquid = saturatedState(table, si.liquid);
   if (!liquid.ok) return <Refused>{calculatorRefusalWords(liquid.refusal, show)}</Refused>;
@@ -103,8 +75,7 @@ function Weighed({
       })}
       tool="weigh"
       kind="chargeRun"
-      fields={form.fields}
-      choices={form.choice}
+      inputs={form.inputs}
       summary={({ weigh, kept }) =>
         `Weigh ${show('mass', weigh)} of ${table.name} so that ${show('mass', si.charge)} is inside; ${show('mass', kept)} stays in the hoses`
       }

@@ -1,7 +1,7 @@
 /** How much went in: bottles before and after, up to three. */
 import { toSi } from '../../../core/quantity/measure';
 import { type Weighing, weighedIn } from '../../../core/calculators/charge/weighed';
-import { useBenchForm } from '../form';
+import { figure, useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
@@ -10,19 +10,17 @@ import { RefrigerantPick } from '../parts/RefrigerantPick';
 import { useBench } from '../setting';
 import { gasNameOf } from '../../../words/gas';
 
-const before = (cylinder: string) => ({ label: `${cylinder} bottle before`, dimension: 'mass' as const });
-const after = (cylinder: string) => ({ label: `${cylinder} bottle after`, dimension: 'mass' as const });
-const SPECS = {
-  before1: { ...before('First'), example: toSi('mass', 24, 'lb') },
-  after1: { ...after('First'), example: toSi('mass', 18.5, 'lb') },
-  before2: { ...before('Second'), optional: true },
-  after2: { ...after('Second'), optional: true },
-  before3: { ...before('Third'), optional: true },
-  after3: { ...after('Third'), optional: true },
-} as const;
+const FIELDS = {
+  before1: figure('First bottle before', 'mass', { example: toSi('mass', 24, 'lb') }),
+  after1: figure('First bottle after', 'mass', { example: toSi('mass', 18.5, 'lb') }),
+  before2: figure('Second bottle before', 'mass', { optional: true }),
+  after2: figure('Second bottle after', 'mass', { optional: true }),
+  before3: figure('Third bottle before', 'mass', { optional: true }),
+  after3: figure('Third bottle after', 'mass', { optional: true }),
+};
 
 export default function WentIn() {
-  const form = useBenchForm('went-in', SPECS);
+  const form = useBenchForm('went-in', FIELDS);
   const { show } = form;
   const { refrigerant } = useBench();
   const { si } = form;
@@ -52,7 +50,7 @@ export default function WentIn() {
             outcome={weighedIn(weighings)}
             tool="went-in"
             kind="chargeRun"
-            fields={form.fields}
+            inputs={form.inputs}
             summary={(mass) => `${show('mass', mass)} of ${gasNameOf(refrigerant)} went in, by weight`}
             below={() => (
               <>

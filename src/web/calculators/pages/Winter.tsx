@@ -1,25 +1,23 @@
 /** How much more for winter? The charge that floods the condenser. */
 import { winterCharge } from '../../../core/calculators/charge/winter';
-import { useBenchForm } from '../form';
+import { figure, useBenchForm } from '../form';
 import { Big } from '../parts/Answer';
 import { BenchPage } from '../parts/BenchPage';
 import { Fields, Ready } from '../parts/Fields';
 import { KeptAnswer } from '../parts/KeptAnswer';
 import { RefrigerantPick, WithTable } from '../parts/RefrigerantPick';
 
-const SPECS = {
-  condenserVolume: {
-    label: 'Internal volume of the condenser',
-    dimension: 'volume',
+const FIELDS = {
+  condenserVolume: figure('Internal volume of the condenser', 'volume', {
     unit: { us: 'L', metric: 'L' },
     example: 0.005,
-  },
-  ambient: { label: 'Lowest ambient', dimension: 'temperature', example: 255.372222 },
-  evaporating: { label: 'Evaporating temperature', dimension: 'temperature', example: 244.261111 },
-} as const;
+  }),
+  ambient: figure('Lowest ambient', 'temperature', { example: 255.372222 }),
+  evaporating: figure('Evaporating temperature', 'temperature', { example: 244.261111 }),
+};
 
 export default function Winter() {
-  const form = useBenchForm('winter', SPECS);
+  const form = useBenchForm('winter', FIELDS);
   const { show } = form;
   return (
     <BenchPage
@@ -40,7 +38,7 @@ export default function Winter() {
                 outcome={winterCharge({ table, ...si })}
                 tool="winter"
                 kind="chargeRun"
-                fields={form.fields}
+                inputs={form.inputs}
                 summary={({ extra }) =>
                   `Winter charge of ${table.name}: ${show('mass', extra)} more for ${show('temperature', si.ambient)}`
                 }

@@ -6,7 +6,7 @@ import { say } from '../../data/device/messages';
 import { Button } from '../../parts/Button';
 import { Page } from '../../parts/Page';
 import { type CalculatorName, calculatorOf } from '../../../record/calculators';
-import type { BenchForm } from '../form';
+import type { BenchFields, BenchForm } from '../form';
 import { useCalculatorHome } from '../calculatorHome';
 import { BenchUnits } from './BenchUnits';
 
@@ -64,7 +64,7 @@ export function BenchPage({
   );
 }
 
-type Form = Pick<BenchForm<never, never>, 'touched' | 'reset' | 'fillExample'>;
+type Form = Pick<BenchForm<BenchFields>, 'touched' | 'reset' | 'fillExample'>;
 
 /** Begin with an example, or from nothing again. */
 function Fresh({ form }: { form: Form }) {

@@ -1,28 +1,45 @@
 /** The fields of a page, and its answer as soon as those that it needs are typed. */
 import type { ReactNode } from 'react';
-import { type BenchForm, needed } from '../form';
+import { FieldControl } from '../../forms/FieldControl';
+import { draftOf } from '../../../record/statedDraft';
+import { type BenchInput, needed } from '../form';
+import { useBench } from '../setting';
 import { Wanted } from './Answer';
-import { MeasureInput } from './MeasureInput';
 
-export function Fields<M extends string>({
+export function Fields<Key extends string>({
   form,
   only,
 }: {
-  form: Pick<BenchForm<M, never>, 'fields'>;
-  only?: readonly M[];
+  form: { inputs: Record<Key, BenchInput> };
+  only?: readonly Key[];
 }) {
-  const keys = only ?? (Object.keys(form.fields) as M[]);
-  return keys.map((key) => <MeasureInput key={key} field={form.fields[key]} />);
+  const { place } = useBench();
+  return (only ?? (Object.keys(form.inputs) as Key[])).map((key) => {
+    const { field, value, read, set } = form.inputs[key];
+    const blank = draftOf(value).text.trim() === '';
+    return (
+      <FieldControl
+        key={key}
+        field={field}
+        value={value}
+        error={'error' in read && !blank ? read.error : undefined}
+        place={place}
+        values={{}}
+        machine={null}
+        onChange={set}
+      />
+    );
+  });
 }
 
-export function Ready<M extends string, K extends M>({
+export function Ready<Key extends string>({
   form,
   keys,
   children,
 }: {
-  form: Pick<BenchForm<M, never>, 'fields' | 'si'>;
-  keys: readonly K[];
-  children: (si: Record<K, number>) => ReactNode;
+  form: Parameters<typeof needed<Key>>[0];
+  keys: readonly Key[];
+  children: (si: Record<Key, number>) => ReactNode;
 }) {
   const ready = needed(form, keys);
   return ready.ready ? children(ready.si) : <Wanted wanted={ready.wanted} />;

@@ -17,7 +17,7 @@ import { Loaded } from '../../parts/Page';
 import { SaveBar } from '../../forms/SaveBar';
 import { Dialog } from '../../parts/Dialog';
 import { KINDS } from '../../../record/records';
-import type { MeasureField } from '../form';
+import { type BenchInput, measuredOf } from '../form';
 import { useBench } from '../setting';
 import { type CalculatorHome, useCalculatorHome } from '../calculatorHome';
 import { NO_WRITER } from '../../../words/refused';
@@ -29,22 +29,28 @@ export interface Keepable {
   kind: KeptKind;
   /** one line, in the words of the service record */
   summary: string;
-  fields: Partial<Record<string, MeasureField>>;
-  choices?: Record<string, string>;
+  inputs: Readonly<Record<string, BenchInput>>;
+  /** what was chosen, and is not among the inputs */
+  choices?: Readonly<Record<string, string>>;
   /** figures of the result in SI, by name */
   result: Record<string, unknown>;
 }
 
 /** What was typed beside its SI value; what was left empty is left out. */
-function inputsOf(fields: Keepable['fields']): Record<string, { typed: string; si: number }> {
-  return Object.fromEntries(
-    Object.entries(fields).flatMap(([key, field]) => {
-      if (!field?.read.ok) return [];
-      const { typed, unit, si } = field.read.value;
-      return [[key, { typed: /[a-z°"'%]/i.test(typed) ? typed : `${typed} ${unit}`.trim(), si }]];
+const measuresOf = (inputs: Keepable['inputs']): Record<string, { typed: string; si: number }> =>
+  Object.fromEntries(
+    Object.entries(inputs).flatMap(([key, { field, read }]) => {
+      const measured = field.type === 'measure' ? measuredOf(read) : undefined;
+      return measured ? [[key, { typed: measured.typed, si: measured.si }]] : [];
     }),
   );
-}
+
+const choicesOf = (inputs: Keepable['inputs']): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(inputs).flatMap(([key, { field, value }]) =>
+      field.type !== 'measure' && value !== '' ? [[key, value as string]] : [],
+    ),
+  );
 
 /** What a result files besides who, when and on which machine. */
 const filed = (keepable: Keepable, setting: { refrigerant: string | null; altitudeM: number }) => ({
@@ -52,8 +58,8 @@ const filed = (keepable: Keepable, setting: { refrigerant: string | null; altitu
   summary: keepable.summary,
   refrigerant: setting.refrigerant,
   altitudeM: setting.altitudeM,
-  inputs: inputsOf(keepable.fields),
-  choices: keepable.choices ?? {},
+  inputs: measuresOf(keepable.inputs),
+  choices: { ...choicesOf(keepable.inputs), ...keepable.choices },
   result: keepable.result,
 });
 

@@ -20,7 +20,7 @@ export function KeptAnswer<Value>({
   result?: (value: Value) => Record<string, unknown>;
   children: (value: Value) => ReactNode;
   below?: (value: Value) => ReactNode;
-} & Pick<Keepable, 'tool' | 'kind' | 'fields' | 'choices'>) {
+} & Pick<Keepable, 'tool' | 'kind' | 'inputs'>) {
   if (!outcome.ok) return <Answer outcome={outcome}>{children}</Answer>;
   const { value } = outcome.value;
   const figures =

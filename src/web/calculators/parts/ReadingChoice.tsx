@@ -1,40 +1,19 @@
 /** One reading of the machine by touch: its values as buttons, and "not read". */
-import { READINGS, type Reading } from '../../../core/diagnosis/readings';
-import { Choices } from '../../parts/Choices';
-import { READING_WORDS, VALUE_WORDS } from '../../../words/diagnosis';
+import type { FieldOf } from '../../../record/field';
+import type { BenchInput } from '../form';
+import { Fields } from './Fields';
 
 export function ReadingChoice({
-  reading,
-  value,
+  input,
   fromNumbers,
-  onChange,
 }: {
-  reading: Reading;
-  value: string;
+  input: BenchInput;
   /** what the gauges and thermometers already say */
-  fromNumbers: string | undefined;
-  onChange: (value: string) => void;
+  fromNumbers: string | null;
 }) {
-  return (
-    <div>
-      <p className="mb-1 font-semibold">{READING_WORDS[reading]}</p>
-      <Choices
-        label={READING_WORDS[reading]}
-        value={value}
-        onChange={onChange}
-        choices={[
-          {
-            value: '',
-            words: fromNumbers
-              ? `by the gauges: ${VALUE_WORDS[`${reading} ${fromNumbers}`] ?? ''}`
-              : 'not read',
-          },
-          ...Object.keys(READINGS[reading].usual).map((each) => ({
-            value: each,
-            words: VALUE_WORDS[`${reading} ${each}`] ?? each,
-          })),
-        ]}
-      />
-    </div>
-  );
+  const field = input.field as FieldOf<'choice'>;
+  const [none, ...values] = field.choices;
+  const first = fromNumbers === null ? none : { value: '', words: `by the gauges: ${fromNumbers}` };
+  const shown = { ...field, choices: first ? [first, ...values] : values };
+  return <Fields form={{ inputs: { reading: { ...input, field: shown } } }} />;
 }

@@ -34,7 +34,7 @@ interface Props {
 }
 
 export function StepCalculator({ name, beside }: Props) {
-  const { visitId, view, units, newEntry } = useVisit();
+  const { visitId, view, place, newEntry } = useVisit();
   const deed = useVisitWrite(`calculator ${name}`);
   const { machine, standing } = view;
   const starts = useKnown();
@@ -50,9 +50,10 @@ export function StepCalculator({ name, beside }: Props) {
     <CalculatorHomeContext value={home}>
       <BenchSettingProvider
         machine={{
-          system: units,
+          system: place.system,
           weights: view.system === 'kilograms' ? 'metric' : 'us',
           altitudeM: machine.site.altitudeM ?? 0,
+          units: place.units,
           refrigerant: standing.present.refrigerant?.name ?? null,
         }}
       >
