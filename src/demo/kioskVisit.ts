@@ -35,6 +35,23 @@ export function writeKioskVisit(story: StoryWriter): void {
   kiosk.fullCharge(-700, 'ike', 70, 'maker').inspected(-380, 'ike').inspected(-30, 'ike');
 
   const visit = new VisitStory(story, 'kiosk-cooler', 'visit-kiosk', 'ike');
+  arrive(visit);
+  find(visit);
+  repair(visit);
+  const added = charge(visit);
+  handOver(visit);
+  // The scale said 412 and 342: 70 g went in, not 80.
+  visit.log('refrigerantAdded', DAY, {
+    mass: { value: 70, unit: 'g' },
+    reason: 'recharge',
+    leakId: 'k1',
+    cylinderId: 'bottle-22',
+    supersedes: added,
+    correctionReason: 'slip of the pen: the scale shows 70 g',
+  });
+}
+
+function arrive(visit: VisitStory): void {
   visit.note('readings', 'visitBegun', DAY, {});
   visit.note('readings', 'arrival', DAY, {
     complaint: 'Milk warm by noon; it runs all the time.',
@@ -54,6 +71,9 @@ export function writeKioskVisit(story: StoryWriter): void {
     signs: { running: 'yes', frost: 'inletOnly', evaporatorFan: 'running', condenserFace: 'clean' },
   });
   visit.note('readings', 'judgement', DAY, { verdict: 'Short of gas.', causes: { lowCharge: 0.81 } });
+}
+
+function find(visit: VisitStory): void {
   visit.looked(DAY, 'drier', 'Drier');
   visit.log('leakFound', DAY, {
     leakId: 'k1',
@@ -71,6 +91,9 @@ export function writeKioskVisit(story: StoryWriter): void {
     method: 'bubbles',
     leakId: 'k1',
   });
+}
+
+function repair(visit: VisitStory): void {
   visit.log('refrigerantRecovered', DAY, { mass: { value: 21, unit: 'g' }, reason: 'repair' });
   visit.note('readings', 'isolation', DAY, {
     way: 'recoverAll',
@@ -100,16 +123,23 @@ export function writeKioskVisit(story: StoryWriter): void {
     // as the form takes them over from the test of the section
     'x-conditions': CONDITIONS,
   });
+}
+
+/** The id of what was added, with a slip of the pen. */
+function charge(visit: VisitStory): string {
   visit.note('chargeRun', 'weighed', DAY, {
     bottles: [{ bottle: 'B-22', before: read('mass', 412, 'g'), after: read('mass', 342, 'g') }],
     keptInHoses: read('mass', 0, 'g'),
   });
-  const added = visit.log('refrigerantAdded', DAY, {
+  return visit.log('refrigerantAdded', DAY, {
     mass: { value: 80, unit: 'g' },
     reason: 'recharge',
     leakId: 'k1',
     cylinderId: 'bottle-22',
   });
+}
+
+function handOver(visit: VisitStory): void {
   visit.log('normalOperation', DAY, {});
   visit.note('readings', 'proof', DAY, {
     box: read('temperature', 4, '°C'),
@@ -124,14 +154,5 @@ export function writeKioskVisit(story: StoryWriter): void {
     name: 'Runa Holt',
     role: 'kiosk',
     path: 'M20 80 C60 20 90 110 130 60 S210 30 240 78 S320 90 360 50',
-  });
-  // The scale said 412 and 342: 70 g went in, not 80.
-  visit.log('refrigerantAdded', DAY, {
-    mass: { value: 70, unit: 'g' },
-    reason: 'recharge',
-    leakId: 'k1',
-    cylinderId: 'bottle-22',
-    supersedes: added,
-    correctionReason: 'slip of the pen: the scale shows 70 g',
   });
 }

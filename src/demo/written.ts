@@ -27,6 +27,12 @@ export function writeFishHall(story: StoryWriter): void {
     story.spaces.push({ id: `fh-${String(index + 1)}`, siteId: 'fish-hall', name }),
   );
 
+  writeRackB(story);
+  writeRackA(story);
+  writeIceMakers(story);
+}
+
+function writeRackB(story: StoryWriter): void {
   const rackB = new MachineStory(
     story,
     {
@@ -59,7 +65,9 @@ export function writeFishHall(story: StoryWriter): void {
     partsDeliveredOn: null,
     why: `valve for ${valve} on order, eight weeks`,
   });
+}
 
+function writeRackA(story: StoryWriter): void {
   const rackA = new MachineStory(
     story,
     {
@@ -83,7 +91,9 @@ export function writeFishHall(story: StoryWriter): void {
   rackA.repaired(-323, 'ike', flare, 'flare cut and made again');
   rackA.passed(-323, 'ike', 'initial', [flare]).passed(-315, 'marit', 'followUp', [flare]);
   rackA.inspected(-228, 'marit').inspected(-136, 'marit').inspected(-44, 'tobiah');
+}
 
+function writeIceMakers(story: StoryWriter): void {
   for (const number of [1, 2]) {
     const maker = new MachineStory(
       story,

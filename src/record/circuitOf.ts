@@ -9,17 +9,17 @@ import type { Appliance, Space } from '../core/logbook/tables';
 import type { Standing } from '../core/rules/standing';
 
 /** What a drawing is made from. */
-interface Drawn {
+interface DrawnMachine {
   machine: { appliance: Appliance; spaces: readonly Space[] };
   standing: Standing;
 }
 
-export function layoutOf(view: Drawn): LayoutName {
+export function layoutOf(view: DrawnMachine): LayoutName {
   const chosen = notesOf(view.standing.history.entries, 'map').at(-1)?.note.layout;
   return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
 }
 
-export function mapOfMachine(view: Drawn, layout = layoutOf(view)): CircuitMap {
+export function mapOfMachine(view: DrawnMachine, layout = layoutOf(view)): CircuitMap {
   const { appliance, spaces } = view.machine;
   const served = (appliance.serves ?? []).flatMap(
     (id) => spaces.find((space) => space.id === id)?.name ?? [],
@@ -33,7 +33,7 @@ export const partNamesOf = (map: CircuitMap): ReadonlyMap<string, string> =>
   new Map(map.parts.map((part) => [part.id, partWords(part)]));
 
 /** K between box and coil that is usual for this kind of machine. */
-export const usualDifference = (view: Drawn): number =>
+export const usualDifference = (view: DrawnMachine): number =>
   ['reachIn', 'iceMachine'].includes(view.machine.appliance.kind)
     ? EVAPORATOR_TD.reachIn
     : EVAPORATOR_TD.walkIn;

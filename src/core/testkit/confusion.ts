@@ -1,5 +1,5 @@
 /** How often words are firm and right, by kind of truth: what tests assert and the bench prints. */
-export interface Told {
+export interface Report {
   kind: string;
   word: string;
   firm: boolean;
@@ -13,7 +13,7 @@ export interface KindCount {
 }
 
 /** By kind, in the order in which kinds were first met. */
-export function countByKind(told: readonly Told[]): Map<string, KindCount> {
+export function countByKind(told: readonly Report[]): Map<string, KindCount> {
   const counts = new Map<string, KindCount>();
   for (const { kind, firm, right } of told) {
     const count = counts.get(kind) ?? { met: 0, firm: 0, wrong: 0 };
@@ -37,7 +37,7 @@ export const total = (counts: Iterable<KindCount>): KindCount =>
   );
 
 /** A table of words for each kind; a firm word has a column of its own. */
-export function confusionTable(told: readonly Told[], words: readonly string[]): string {
+export function confusionTable(told: readonly Report[], words: readonly string[]): string {
   const kinds = [...new Set(told.map(({ kind }) => kind))];
   const width = Math.max(...words.map((word) => word.length), 8) + 2;
   const row = (cells: readonly (string | number)[]): string =>

@@ -5,7 +5,7 @@
  */
 import { judgePressureTest, standingSeconds } from '../calculators/pressureTest';
 import { readingDoubt } from '../calculators/pressureTestTail';
-import type { Told } from './confusion';
+import type { Report } from './confusion';
 import { rollOf } from './seeded';
 
 export const HELD = ['tight', 'leak', 'settling', 'settlingAndLeak'] as const;
@@ -19,7 +19,7 @@ const RIGHT: Record<HeldKind, readonly string[]> = {
 };
 
 /** What is said of one made-up test: leaks are of the size that matters or up to five times that. */
-export function heldOf(seed: number): Told {
+export function heldOf(seed: number): Report {
   const { uniform, between, logBetween, bell } = rollOf(seed);
   const kind = HELD[Math.floor(uniform() * HELD.length)] ?? 'tight';
   const start = logBetween(5, 28) * 1e5;

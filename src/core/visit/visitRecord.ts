@@ -10,14 +10,17 @@ import { typeSaid } from './circuit/parts';
 import { type Note, type NoteName, readNote } from './notes/notes';
 import { type Quantity, type Stated, siOf } from './notes/stated';
 
-export interface Noted<Tool extends NoteName> {
+export interface NoteEntry<Tool extends NoteName> {
   day: Day;
   entry: Entry;
   note: Note<Tool>;
 }
 
 /** Every note of a tool among these entries, in order. */
-export function notesOf<Tool extends NoteName>(entries: readonly DatedEntry[], tool: Tool): Noted<Tool>[] {
+export function notesOf<Tool extends NoteName>(
+  entries: readonly DatedEntry[],
+  tool: Tool,
+): NoteEntry<Tool>[] {
   return entries.flatMap(({ day, entry }) => {
     const note = readNote(entry, tool);
     return note ? [{ day, entry, note }] : [];

@@ -14,7 +14,7 @@ export interface PlacedPart extends MapPart {
   row: number;
 }
 
-export interface Drawn {
+export interface Drawing {
   parts: readonly PlacedPart[];
   pipes: readonly Pipe[];
   rows: number;
@@ -70,11 +70,11 @@ function cellsOf({ kind, prefix, parts }: MapSection): Map<string, readonly [num
 }
 
 /** One page of a circuit, with its pipes; a part of a layout that has no cell is a fault of ours and throws. */
-export function drawn(map: CircuitMap, page = 0): Drawn {
+export function drawn(map: CircuitMap, page = 0): Drawing {
   const branches = map.sections.filter(isBranch);
   const shown = new Set(branches.slice(page * BRANCHES_OF_A_PAGE, (page + 1) * BRANCHES_OF_A_PAGE));
   const parts: PlacedPart[] = [];
-  const places: Drawn['places'][number][] = [];
+  const places: Drawing['places'][number][] = [];
   const sectionOfPart = new Map<string, { section: MapSection; fromRow: number }>();
   let row = 0;
   for (const section of map.sections) {

@@ -11,7 +11,7 @@ import { Fold } from '../parts/Fold';
 import { DrawnPart, partSaid } from './DrawnPart';
 import { COLUMNS } from '../../record/drawing/layoutCells';
 import { CELL, middleOf, pathOf } from '../../record/drawing/pipes';
-import { BRANCHES_OF_A_PAGE, type Drawn, drawn, pagesOf } from '../../record/drawing/placing';
+import { BRANCHES_OF_A_PAGE, type Drawing, drawn, pagesOf } from '../../record/drawing/placing';
 import { MARK_SIGN, type PartShown, type ValueShown } from './shown';
 import { ValueBox } from './ValueBox';
 
@@ -85,7 +85,7 @@ export function CircuitDrawing(props: Props) {
   );
 }
 
-function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props & { drawing: Drawn }) {
+function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props & { drawing: Drawing }) {
   const byId = new Map(drawing.parts.map((part) => [part.id, part]));
   return (
     <svg

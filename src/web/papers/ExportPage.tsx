@@ -34,20 +34,7 @@ export default function ExportPage() {
   const scope = Object.fromEntries(Object.entries(asked).filter(([, value]) => value !== '')) as ExportScope;
   const whole = Object.keys(scope).length === 0;
   const link = (path: string, words: string, about: string) => (
-    <li className="rule-b flex flex-wrap items-center gap-x-4 py-1">
-      {bad ? (
-        <span className="flex min-h-11 items-center font-semibold text-soft">{words}</span>
-      ) : (
-        <a
-          className="flex min-h-11 items-center font-semibold text-green underline underline-offset-4"
-          href={exportAddress(path, scope)}
-          download
-        >
-          {words}
-        </a>
-      )}
-      <span className="text-soft">{about}</span>
-    </li>
+    <Download to={bad ? null : exportAddress(path, scope)} words={words} about={about} />
   );
   return (
     <Page title="Take out" subtitle={<PapersLink />}>
@@ -124,3 +111,21 @@ export default function ExportPage() {
     </Page>
   );
 }
+
+/** `to`: null while what is asked for cannot be read. */
+const Download = ({ to, words, about }: { to: string | null; words: string; about: string }) => (
+  <li className="rule-b flex flex-wrap items-center gap-x-4 py-1">
+    {to === null ? (
+      <span className="flex min-h-11 items-center font-semibold text-soft">{words}</span>
+    ) : (
+      <a
+        className="flex min-h-11 items-center font-semibold text-green underline underline-offset-4"
+        href={to}
+        download
+      >
+        {words}
+      </a>
+    )}
+    <span className="text-soft">{about}</span>
+  </li>
+);

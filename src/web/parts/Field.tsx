@@ -74,7 +74,8 @@ export function TextArea({ label, hint, error, optional, ...rest }: FieldProps &
           id={id}
           aria-describedby={describedBy}
           aria-invalid={invalid}
-          className={inputShape}
+          // It grows with what is typed.
+          className={clsx(inputShape, 'field-sizing-content max-h-80 min-h-18')}
           rows={2}
           {...rest}
         />

@@ -7,7 +7,7 @@ import type { Day } from '../../quantity/day';
 import type { CircuitMap, MapPart } from '../circuit/map';
 import { type PartTypeName, partType, typeSaid } from '../circuit/parts';
 import { type Grade, type SpotMark, readNote } from '../notes/notes';
-import { type Noted, notesOf } from '../visitRecord';
+import { type NoteEntry, notesOf } from '../visitRecord';
 
 export interface Spot {
   part: string;
@@ -17,7 +17,7 @@ export interface Spot {
   /** why it was left out, or why a hit was false */
   why: string | null;
   reachable: boolean;
-  noted: Noted<'spot'>;
+  noted: NoteEntry<'spot'>;
 }
 
 /** The last mark of each part. */

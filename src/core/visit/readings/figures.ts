@@ -137,12 +137,6 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
     const found = SIDE[read.observed[name] ?? rough[name] ?? ''];
     return found ? { [name]: found } : {};
   };
-  const signs = Object.fromEntries(
-    READING_NAMES.flatMap((name) => {
-      const value = valueOf(so.signs[name]);
-      return value === null ? [] : [[name, value]];
-    }),
-  );
   return {
     saturatedSuction,
     saturatedHead,
@@ -159,16 +153,21 @@ export function figuresOf(so: ReadingsSoFar, machine: MachineRead): Figures {
       ...(under?.ok ? { liquidLine: MARK[bandOf(under.value.value.difference, SUBCOOLING)] } : {}),
       ...(shownOver === null ? {} : { superheat: MARK[bandOf(shownOver, SUPERHEAT)] }),
       ...(shownUnder === null ? {} : { subcooling: MARK[bandOf(shownUnder, SUBCOOLING)] }),
-      ...(split === null
-        ? {}
-        : {
-            split:
-              MARK[
-                bandOf(split, { low: machine.split - SPLIT_WIDTH_K, high: machine.split + SPLIT_WIDTH_K })
-              ],
-          }),
+      ...(split === null ? {} : { split: splitMark(split, machine.split) }),
     },
-    observed: { ...rough, ...readOff, ...read.observed, ...signs },
+    observed: { ...rough, ...readOff, ...read.observed, ...signsOf(so) },
     lacking: read.lacking,
   };
 }
+
+/** What was seen, felt or heard, by its reading. */
+const signsOf = ({ signs }: ReadingsSoFar): Observed =>
+  Object.fromEntries(
+    READING_NAMES.flatMap((name) => {
+      const value = valueOf(signs[name]);
+      return value === null ? [] : [[name, value]];
+    }),
+  );
+
+const splitMark = (split: KelvinsApart, usual: KelvinsApart): Mark =>
+  MARK[bandOf(split, { low: usual - SPLIT_WIDTH_K, high: usual + SPLIT_WIDTH_K })];

@@ -43,15 +43,7 @@ const STROKE = {
 const SIGN = { main: '━', second: '╍', third: '┉', readings: '●', aside: '✕' } as const;
 const TABLE_ROWS = 12;
 
-export default function Curves({
-  label,
-  x,
-  y,
-  curves,
-  marks = [],
-  band,
-  limit,
-}: {
+interface CurvesProps {
   label: string;
   x: Axis;
   y: Axis;
@@ -61,7 +53,9 @@ export default function Curves({
   band?: { from: number; to: number; since: number; name: string };
   /** a line of y not to be passed */
   limit?: { at: number; name: string };
-}) {
+}
+
+export default function Curves({ label, x, y, curves, marks = [], band, limit }: CurvesProps) {
   const id = useId();
   const all = curves.flatMap((each) => each.points).concat(marks);
   if (all.length === 0) return null;
@@ -74,16 +68,7 @@ export default function Curves({
       <figcaption id={id} className="mb-1 font-semibold">
         {label}
       </figcaption>
-      <ul className="flex flex-wrap gap-x-5 text-soft">
-        {curves.map((each) => (
-          <li key={each.name}>
-            <span aria-hidden="true">{SIGN[each.look]} </span>
-            {each.name}
-          </li>
-        ))}
-        {band && <li>▒ {band.name}</li>}
-        {limit && <li>─ {limit.name}</li>}
-      </ul>
+      <Legend curves={curves} band={band} limit={limit} />
       <p className="text-soft">
         {y.name}, {y.unit}
       </p>
@@ -166,39 +151,56 @@ export default function Curves({
       <p className="text-right text-soft">
         {x.name}, {x.unit}
       </p>
-      <details>
-        <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-green underline underline-offset-4">
-          As a table
-        </summary>
-        <div className="flex flex-wrap gap-8">
-          {curves.map((each) => (
-            <table key={each.name} className="text-left">
-              <caption className="text-left font-semibold">{each.name}</caption>
-              <thead>
-                <tr className="rule-b">
-                  <th className="pr-6">
-                    {x.name}, {x.unit}
-                  </th>
-                  <th>
-                    {y.name}, {y.unit}
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {thinned(each.points).map((point) => (
-                  <tr key={point.x} className="rule-b">
-                    <td className="pr-6">{figureText(point.x, x.decimals ?? 1)}</td>
-                    <td>{figureText(point.y, y.decimals ?? 1)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          ))}
-        </div>
-      </details>
+      <AsTable x={x} y={y} curves={curves} />
     </figure>
   );
 }
+
+const Legend = ({ curves, band, limit }: Pick<CurvesProps, 'curves' | 'band' | 'limit'>) => (
+  <ul className="flex flex-wrap gap-x-5 text-soft">
+    {curves.map((each) => (
+      <li key={each.name}>
+        <span aria-hidden="true">{SIGN[each.look]} </span>
+        {each.name}
+      </li>
+    ))}
+    {band && <li>▒ {band.name}</li>}
+    {limit && <li>─ {limit.name}</li>}
+  </ul>
+);
+
+const AsTable = ({ x, y, curves }: Pick<CurvesProps, 'x' | 'y' | 'curves'>) => (
+  <details>
+    <summary className="flex min-h-11 cursor-pointer items-center font-semibold text-green underline underline-offset-4">
+      As a table
+    </summary>
+    <div className="flex flex-wrap gap-8">
+      {curves.map((each) => (
+        <table key={each.name} className="text-left">
+          <caption className="text-left font-semibold">{each.name}</caption>
+          <thead>
+            <tr className="rule-b">
+              <th className="pr-6">
+                {x.name}, {x.unit}
+              </th>
+              <th>
+                {y.name}, {y.unit}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {thinned(each.points).map((point) => (
+              <tr key={point.x} className="rule-b">
+                <td className="pr-6">{figureText(point.x, x.decimals ?? 1)}</td>
+                <td>{figureText(point.y, y.decimals ?? 1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </div>
+  </details>
+);
 
 const extent = (values: readonly number[]): [number, number] => [Math.min(...values), Math.max(...values)];
 

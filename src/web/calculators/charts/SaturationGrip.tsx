@@ -10,6 +10,7 @@ import { useBench } from '../setting';
 import {
   type ChartFrame,
   PRESSURE_FIGURES,
+  type Scale,
   TEMPERATURE_FIGURES,
   bareOf,
   pathOf,
@@ -30,15 +31,7 @@ export function SaturationGrip({
   onMove: (moved: Moved) => void;
 }) {
   const { system, atmosphere, show } = useBench();
-  const holder = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(640);
-  useEffect(() => {
-    const element = holder.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setWidth(Math.max(280, element.clientWidth)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const { holder, width } = useWidth();
   const height = Math.round(Math.min(440, Math.max(300, width * 0.62)));
   const frame: ChartFrame = { width, height, left: 46, right: 14, top: 14, bottom: 30 };
   const scale = scaleOf(table, frame, temperature);
@@ -46,7 +39,6 @@ export function SaturationGrip({
   const temperatureUnit = readIn('temperature', system);
   const pressureUnit = readIn('pressure', system);
   if (!scale) return null;
-  const toDegrees = bareOf('temperature', temperatureUnit, atmosphere);
   const toGauge = bareOf('pressure', pressureUnit, atmosphere);
   const sides: readonly CurveSide[] = glide ? ['liquid', 'vapour'] : ['liquid'];
   return (
@@ -64,46 +56,7 @@ export function SaturationGrip({
           role="group"
           aria-label={`${table.name}: saturation curve`}
         >
-          {roundFigures(TEMPERATURE_FIGURES[system], toDegrees, [scale.from, scale.to]).map((figure) => {
-            const x = scale.x(toSi('temperature', figure, temperatureUnit));
-            return (
-              <g key={figure}>
-                <line
-                  x1={x}
-                  x2={x}
-                  y1={height - frame.bottom}
-                  y2={height - frame.bottom + 5}
-                  className="stroke-ink"
-                />
-                <text x={x} y={height - 8} textAnchor="middle" fontSize={13} className="fill-ink">
-                  {figure}
-                </text>
-              </g>
-            );
-          })}
-          {roundFigures(PRESSURE_FIGURES[system], toGauge, [scale.least, scale.most]).map((figure) => {
-            const y = scale.y(toSi('pressure', figure, pressureUnit, atmosphere));
-            return (
-              <g key={figure}>
-                <line x1={frame.left} x2={width - frame.right} y1={y} y2={y} className="stroke-line" />
-                <text x={frame.left - 6} y={y + 4} textAnchor="end" fontSize={13} className="fill-ink">
-                  {figure}
-                </text>
-              </g>
-            );
-          })}
-          <text
-            x={width - frame.right}
-            y={height - frame.bottom - 6}
-            textAnchor="end"
-            fontSize={13}
-            className="fill-soft"
-          >
-            {temperatureUnit}
-          </text>
-          <text x={frame.left + 4} y={frame.top + 4} fontSize={13} className="fill-soft">
-            {pressureUnit}
-          </text>
+          <Axes frame={frame} scale={scale} />
           {sides.map((side) => (
             <path
               key={side}
@@ -160,4 +113,72 @@ export function SaturationGrip({
       </p>
     </figure>
   );
+}
+
+/** Round figures along both axes, in the units of the bench. */
+function Axes({ frame, scale }: { frame: ChartFrame; scale: Scale }) {
+  const { system, atmosphere } = useBench();
+  const temperatureUnit = readIn('temperature', system);
+  const pressureUnit = readIn('pressure', system);
+  const toDegrees = bareOf('temperature', temperatureUnit, atmosphere);
+  const toGauge = bareOf('pressure', pressureUnit, atmosphere);
+  const { width, height } = frame;
+  return (
+    <>
+      {roundFigures(TEMPERATURE_FIGURES[system], toDegrees, [scale.from, scale.to]).map((figure) => {
+        const x = scale.x(toSi('temperature', figure, temperatureUnit));
+        return (
+          <g key={figure}>
+            <line
+              x1={x}
+              x2={x}
+              y1={height - frame.bottom}
+              y2={height - frame.bottom + 5}
+              className="stroke-ink"
+            />
+            <text x={x} y={height - 8} textAnchor="middle" fontSize={13} className="fill-ink">
+              {figure}
+            </text>
+          </g>
+        );
+      })}
+      {roundFigures(PRESSURE_FIGURES[system], toGauge, [scale.least, scale.most]).map((figure) => {
+        const y = scale.y(toSi('pressure', figure, pressureUnit, atmosphere));
+        return (
+          <g key={figure}>
+            <line x1={frame.left} x2={width - frame.right} y1={y} y2={y} className="stroke-line" />
+            <text x={frame.left - 6} y={y + 4} textAnchor="end" fontSize={13} className="fill-ink">
+              {figure}
+            </text>
+          </g>
+        );
+      })}
+      <text
+        x={width - frame.right}
+        y={height - frame.bottom - 6}
+        textAnchor="end"
+        fontSize={13}
+        className="fill-soft"
+      >
+        {temperatureUnit}
+      </text>
+      <text x={frame.left + 4} y={frame.top + 4} fontSize={13} className="fill-soft">
+        {pressureUnit}
+      </text>
+    </>
+  );
+}
+
+/** As wide as the page leaves room. */
+function useWidth() {
+  const holder = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(640);
+  useEffect(() => {
+    const element = holder.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setWidth(Math.max(280, element.clientWidth)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return { holder, width };
 }

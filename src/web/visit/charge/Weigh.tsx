@@ -6,14 +6,13 @@ import { SelectField, TextField } from '../../parts/Field';
 import { useVisit } from '../visitContext';
 import { LEAST_SHOWN_KG, type Weighing, takenText, type useWeighing } from './useWeighing';
 
-export function Weigh({
-  weighing,
-  onTake,
-}: {
+interface Props {
   weighing: ReturnType<typeof useWeighing>;
   onTake: (amount: string) => void;
-}) {
-  const { out, draft, set, cylinders, kept, inside, problem, scale, hosesHoldMore } = weighing;
+}
+
+export function Weigh({ weighing, onTake }: Props) {
+  const { out, draft, set, cylinders, problem, scale, hosesHoldMore } = weighing;
   const { place } = useVisit();
   const [open, setOpen] = useState(draft.before !== '' || draft.counted !== '');
   const change = (part: Partial<Weighing>) => set({ ...draft, ...part });
@@ -79,30 +78,7 @@ export function Weigh({
           {problem}
         </p>
       )}
-      <div className="flex flex-wrap items-end gap-x-8 gap-y-2 pb-4" aria-live="polite">
-        <div>
-          <p className="text-soft">{out ? 'Came out' : 'Inside the machine'}</p>
-          <p className="text-4xl font-bold">{inside === null ? '–' : takenText(inside, scale)}</p>
-        </div>
-        {!out && (
-          <div>
-            <p className="text-soft">stays in the hoses</p>
-            <p className="text-2xl font-bold">
-              {kept === null
-                ? '–'
-                : kept > 0 && kept < LEAST_SHOWN_KG
-                  ? 'under 0.5 g'
-                  : takenText(kept, scale)}
-            </p>
-          </div>
-        )}
-        <Button
-          disabled={inside === null}
-          onClick={() => inside !== null && onTake(takenText(inside, scale))}
-        >
-          Take this weight
-        </Button>
-      </div>
+      <Weighed weighing={weighing} onTake={onTake} />
       {hosesHoldMore && (
         <p className="mb-3 border-l-4 border-ochre pl-3 font-semibold text-ochre">
           ◐ The hose holds more than this machine does. Pull it empty, or use a shorter one.
@@ -113,7 +89,7 @@ export function Weigh({
 }
 
 /** What is in the hoses when they come off: a critical charge can be less than that. */
-function HosesKept({ weighing: { draft, set } }: { weighing: ReturnType<typeof useWeighing> }) {
+function HosesKept({ weighing: { draft, set } }: Pick<Props, 'weighing'>) {
   const change = (part: Partial<Weighing>) => set({ ...draft, ...part });
   return (
     <>
@@ -150,5 +126,28 @@ function HosesKept({ weighing: { draft, set } }: { weighing: ReturnType<typeof u
         </div>
       )}
     </>
+  );
+}
+
+/** What it comes to, to be taken over with one touch. */
+function Weighed({ weighing: { out, kept, inside, scale }, onTake }: Props) {
+  return (
+    <div className="flex flex-wrap items-end gap-x-8 gap-y-2 pb-4" aria-live="polite">
+      <div>
+        <p className="text-soft">{out ? 'Came out' : 'Inside the machine'}</p>
+        <p className="text-4xl font-bold">{inside === null ? '–' : takenText(inside, scale)}</p>
+      </div>
+      {!out && (
+        <div>
+          <p className="text-soft">stays in the hoses</p>
+          <p className="text-2xl font-bold">
+            {kept === null ? '–' : kept > 0 && kept < LEAST_SHOWN_KG ? 'under 0.5 g' : takenText(kept, scale)}
+          </p>
+        </div>
+      )}
+      <Button disabled={inside === null} onClick={() => inside !== null && onTake(takenText(inside, scale))}>
+        Take this weight
+      </Button>
+    </div>
   );
 }

@@ -1,4 +1,5 @@
 /** Weighing at the bottle: before and after, less what stays in the hoses, kept as it is typed. */
+import type { CalculatorRefusal } from '../../../core/calculators/calculated';
 import { hoseContent } from '../../../core/calculators/charge/hoses';
 import { weighedIn } from '../../../core/calculators/charge/weighed';
 import { fromSi, parseMeasure } from '../../../core/quantity/measure';
@@ -75,32 +76,20 @@ export function useWeighing(direction: GasKind = 'refrigerantAdded') {
   // A hose keeps vapour at what the machine runs at now, not at what it was found with.
   const now = readingsNow(record.entries);
   const suction = readNumber(now, 'suction') ?? figuresFor(now)?.aim?.suction ?? null;
-  const typed = (text: string, unit: string) =>
-    /[a-z]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`;
-  const measured = (text: string, value: { si: number; unit: string }): Measured => ({
-    typed: typed(text, value.unit),
-    si: value.si,
-    unit: value.unit,
-  });
-
-  let kept: number | null = draft.hoses === 'none' ? 0 : null;
-  let problem: string | null = null;
-  const show = shownIn(units, atmosphere);
-  if (draft.hoses !== 'none' && table && length.ok && bore.ok) {
-    const density =
-      draft.hoses === 'full'
-        ? liquid.ok
-          ? liquidDensity(table, liquid.value.si)
-          : null
-        : vapourAt(table, suction ?? atmosphere);
-    const held =
-      density?.ok === true
-        ? hoseContent({ bore: bore.value.si, length: length.value.si, count: 1, density: density.value })
-        : null;
-    if (held?.ok) kept = held.value.value.mass;
-    else if (held) problem = calculatorRefusalWords(held.refusal, show);
-    else if (density && !density.ok) problem = calculatorRefusalWords(density.refusal, show);
-  }
+  const hoses =
+    draft.hoses === 'none'
+      ? { kept: 0 }
+      : table && length.ok && bore.ok
+        ? hoseHolds(
+            { length: length.value.si, bore: bore.value.si },
+            draft.hoses === 'full'
+              ? liquid.ok
+                ? liquidDensity(table, liquid.value.si)
+                : null
+              : vapourAt(table, suction ?? atmosphere),
+          )
+        : { kept: null };
+  const { kept } = hoses;
   const moved =
     draft.way === 'zeroed'
       ? counted.ok
@@ -114,29 +103,27 @@ export function useWeighing(direction: GasKind = 'refrigerantAdded') {
               : { bottle: cylinder, before: before.value.si, after: after.value.si },
           ])
         : null;
-  if (moved && !moved.ok) problem = calculatorRefusalWords(moved.refusal, show);
+  const refusal = moved && !moved.ok ? moved.refusal : hoses.refusal;
   const typedOn = draft.way === 'zeroed' ? counted : before;
   const scale = MASS_UNITS.find((unit) => typedOn.ok && typedOn.value.unit === unit) ?? place.mass;
   const inside = moved?.ok && kept !== null ? Math.max(0, moved.value.value - kept) : null;
+  const keptInHoses = { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale };
+  const bottlesOf = () =>
+    before.ok && after.ok
+      ? [
+          {
+            bottle: cylinder,
+            before: measured(draft.before, before.value),
+            after: measured(draft.after, after.value),
+          },
+        ]
+      : [];
   const note =
-    inside !== null && draft.way === 'zeroed' && counted.ok
-      ? {
-          bottles: [],
-          counted: measured(draft.counted, counted.value),
-          keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
-        }
-      : inside !== null && before.ok && after.ok
-        ? {
-            bottles: [
-              {
-                bottle: cylinder,
-                before: measured(draft.before, before.value),
-                after: measured(draft.after, after.value),
-              },
-            ],
-            keptInHoses: { typed: takenText(kept ?? 0, scale), si: kept ?? 0, unit: scale },
-          }
-        : null;
+    inside === null
+      ? null
+      : draft.way === 'zeroed' && counted.ok
+        ? { bottles: [], counted: measured(draft.counted, counted.value), keptInHoses }
+        : { bottles: bottlesOf(), keptInHoses };
   const remember = () => writeKept(HOSES, { length: draft.length, bore: draft.bore } satisfies Hoses);
   return {
     out,
@@ -147,7 +134,7 @@ export function useWeighing(direction: GasKind = 'refrigerantAdded') {
     cylinders,
     kept,
     inside,
-    problem,
+    problem: refusal ? calculatorRefusalWords(refusal, shownIn(units, atmosphere)) : null,
     note,
     scale,
     hosesHoldMore: holdsMore(),
@@ -158,6 +145,20 @@ export function useWeighing(direction: GasKind = 'refrigerantAdded') {
     const full = view.standing.present.fullCharge;
     return draft.hoses === 'full' && kept !== null && full !== null && kept * 1000 > grams(full);
   }
+}
+
+function measured(text: string, { si, unit }: { si: number; unit: string }): Measured {
+  return { typed: /[a-z]/i.test(text) ? text.trim() : `${text.trim()} ${unit}`, si, unit };
+}
+
+/** kg in one hose; null while the density of what is in it is not known. */
+function hoseHolds(
+  hose: { length: number; bore: number },
+  density: ReturnType<typeof liquidDensity> | null,
+): { kept: number | null; refusal?: CalculatorRefusal } {
+  if (density === null) return { kept: null };
+  const held = density.ok ? hoseContent({ ...hose, count: 1, density: density.value }) : density;
+  return held.ok ? { kept: held.value.value.mass } : { kept: null, refusal: held.refusal };
 }
 
 /** Vapour that a hose keeps when it was pulled down to the suction pressure. */

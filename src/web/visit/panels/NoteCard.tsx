@@ -37,60 +37,11 @@ interface Props {
 }
 
 export function NoteCard(props: Props) {
-  const {
-    spec,
-    name,
-    given = {},
-    first,
-    save = 'Save',
-    alter,
-    below,
-    onSaved,
-    main,
-    atThumb = false,
-  } = props;
-  const { visitId, view, place, day, step, record } = useVisit();
+  const { spec, first, save = 'Save', below, main, atThumb = false } = props;
+  const { record } = useVisit();
   const { person } = useWriter();
-  const { machine } = view;
-  const on = dayText(day);
-  const fresh = () => freshDraft(spec, view, { given, corrected: null, on });
-  const [begun] = useState(fresh);
-  // What was known when the form opened was typed by nobody here.
-  const isTyped = (key: string, values: Values): boolean =>
-    !isEmpty(values[key]) && !sameValue(values[key], begun.values[key]);
-  const kept = useKeptDraft(
-    `${visitId} ${machine.appliance.id} ${name}`,
-    fresh,
-    localStorage,
-    ({ values }) =>
-      spec.fields.some(({ key }) => isTyped(key, values))
-        ? { words: spec.title, step, machineId: machine.appliance.id }
-        : null,
-  );
-  const form = useEntryForm({
-    spec,
-    view,
-    today: day,
-    place,
-    first: begun.values,
-    corrects: null,
-    visitId,
-    draft: { ...kept.draft, on },
-    keep: kept.set,
-  });
+  const { form, isTyped, saysNothing, submit } = useNoteForm(props);
   const { values } = form.draft;
-  const saysNothing = spec.fields.length > 0 && spec.fields.every((field) => isEmpty(values[field.key]));
-  const submit = () =>
-    form.save({
-      name: `${machine.appliance.id} ${name}`,
-      words: spec.title,
-      entries: (entry) => (alter ? alter(entry) : [entry]),
-      refused: saysNothing,
-      onSaved: () => {
-        kept.forget();
-        onSaved?.();
-      },
-    });
 
   const asked = applying(spec.fields, values);
   const folded = first ? asked.filter((field) => !first.includes(field.key)) : [];
@@ -147,6 +98,52 @@ export function NoteCard(props: Props) {
       </SaveHere>
     </form>
   );
+}
+
+/** What is typed, kept until it is written; and what writes it. */
+function useNoteForm({ spec, name, given = {}, alter, onSaved }: Props) {
+  const { visitId, view, place, day, step } = useVisit();
+  const { machine } = view;
+  const on = dayText(day);
+  const fresh = () => freshDraft(spec, view, { given, corrected: null, on });
+  const [begun] = useState(fresh);
+  // What was known when the form opened was typed by nobody here.
+  const isTyped = (key: string, values: Values): boolean =>
+    !isEmpty(values[key]) && !sameValue(values[key], begun.values[key]);
+  const kept = useKeptDraft(
+    `${visitId} ${machine.appliance.id} ${name}`,
+    fresh,
+    localStorage,
+    ({ values }) =>
+      spec.fields.some(({ key }) => isTyped(key, values))
+        ? { words: spec.title, step, machineId: machine.appliance.id }
+        : null,
+  );
+  const form = useEntryForm({
+    spec,
+    view,
+    today: day,
+    place,
+    first: begun.values,
+    corrects: null,
+    visitId,
+    draft: { ...kept.draft, on },
+    keep: kept.set,
+  });
+  const { values } = form.draft;
+  const saysNothing = spec.fields.length > 0 && spec.fields.every((field) => isEmpty(values[field.key]));
+  const submit = () =>
+    form.save({
+      name: `${machine.appliance.id} ${name}`,
+      words: spec.title,
+      entries: (entry) => (alter ? alter(entry) : [entry]),
+      refused: saysNothing,
+      onSaved: () => {
+        kept.forget();
+        onSaved?.();
+      },
+    });
+  return { form, isTyped, saysNothing, submit };
 }
 
 const SHOWN = 2;

@@ -1,5 +1,5 @@
 /** One reading of a pressure test: the pressure by the keypad, the temperature of the coldest part beside it where it is taken. */
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { parseMeasure } from '../../../core/quantity/measure';
 import type { Measured } from '../../../core/visit/notes/stated';
 import { FALL_UNITS, afterFall } from '../../../record/fall';
@@ -24,11 +24,8 @@ export function PressureTestTray({ hold, onClose }: { hold: PressureTestOfVisit;
   // What it fell since the last reading, in place of what the gauge shows.
   const [fall, setFall] = useState<string | null>(null);
   const { draft, set, running, section, deed } = hold;
-  const measuredOf = (dimension: 'pressure' | 'temperature', text: string, unit: string): Measured | null => {
-    if (text.trim() === '') return null;
-    const read = readMeasured(dimension, { ...EMPTY_DRAFT, text, unit }, unit, atmosphere, []);
-    return 'value' in read ? read.value : null;
-  };
+  const measuredOf = (dimension: 'pressure' | 'temperature', text: string, unit: string) =>
+    readOf(dimension, text, unit, atmosphere);
   const last = running?.readings.at(-1);
   const fallen = last && fall !== null ? afterFall(last.pressure, draft.pressure, fall, atmosphere) : null;
   const pressure =
@@ -75,16 +72,8 @@ export function PressureTestTray({ hold, onClose }: { hold: PressureTestOfVisit;
                   {fallen && pressure && `, now ${pressure.typed.replace(/ \(.*/, '')}`}
                 </p>
               )}
-              {over && (
-                <p role="alert" className="font-semibold text-brick">
-                  Above the least marked design pressure: let it down.
-                </p>
-              )}
-              {problem && (
-                <p role="alert" className="font-semibold text-brick">
-                  {problem}
-                </p>
-              )}
+              {over && <Wrong>Above the least marked design pressure: let it down.</Wrong>}
+              {problem && <Wrong>{problem}</Wrong>}
               <Button weight="quiet" className="-ml-4" onClick={() => setStage('temperature')}>
                 with the temperature of the coldest part
               </Button>
@@ -125,4 +114,22 @@ export function PressureTestTray({ hold, onClose }: { hold: PressureTestOfVisit;
       )}
     </Tray>
   );
+}
+
+const Wrong = ({ children }: { children: ReactNode }) => (
+  <p role="alert" className="font-semibold text-brick">
+    {children}
+  </p>
+);
+
+/** null: nothing, or nothing that reads. */
+function readOf(
+  dimension: 'pressure' | 'temperature',
+  text: string,
+  unit: string,
+  atmosphere: number,
+): Measured | null {
+  if (text.trim() === '') return null;
+  const read = readMeasured(dimension, { ...EMPTY_DRAFT, text, unit }, unit, atmosphere, []);
+  return 'value' in read ? read.value : null;
 }

@@ -172,29 +172,17 @@ function NumberKeys({
         units={turnsOf(dimension, units)}
         sign={['temperature', 'temperatureDifference', 'pressure', 'number'].includes(dimension)}
         below={
-          <>
-            {amounts?.words && (
-              <p className="font-semibold">
-                {amounts.words} {amounts.mark && MARK_SIGN[amounts.mark]}
-              </p>
-            )}
-            <p className="text-soft">
-              {[
-                shifted,
-                measured?.range && `reckoned with ${show(dimension, measured.si)}`,
-                soFar && `so far ${soFar}`,
-                before && `last time ${before}`,
-                NUMBER_HINTS[place],
-              ]
-                .filter(Boolean)
-                .join(' · ')}
-            </p>
-            {'error' in found && (tried || /[\d.]$/.test(draft.text)) && (
-              <p role="alert" className="font-semibold text-brick">
-                {found.error}
-              </p>
-            )}
-          </>
+          <BelowKeys
+            amounts={amounts}
+            about={[
+              shifted,
+              measured?.range && `reckoned with ${show(dimension, measured.si)}`,
+              soFar && `so far ${soFar}`,
+              before && `last time ${before}`,
+              NUMBER_HINTS[place],
+            ]}
+            error={'error' in found && (tried || /[\d.]$/.test(draft.text)) ? found.error : null}
+          />
         }
         confirm={next ? `Next: ${placeWords(next).toLowerCase()}` : 'Done'}
         busy={busy}
@@ -216,6 +204,31 @@ function NumberKeys({
     </>
   );
 }
+
+/** What the reading amounts to, what is known beside it, and what does not read. */
+const BelowKeys = ({
+  amounts,
+  about,
+  error,
+}: {
+  amounts: ReturnType<typeof amountsTo> | null;
+  about: readonly (string | false | null | undefined)[];
+  error: string | null;
+}) => (
+  <>
+    {amounts?.words && (
+      <p className="font-semibold">
+        {amounts.words} {amounts.mark && MARK_SIGN[amounts.mark]}
+      </p>
+    )}
+    <p className="text-soft">{about.filter(Boolean).join(' · ')}</p>
+    {error !== null && (
+      <p role="alert" className="font-semibold text-brick">
+        {error}
+      </p>
+    )}
+  </>
+);
 
 /** A compound gauge shows inches of mercury below zero; a thermometer a minus. */
 function turned(draft: { text: string; unit: string }, gauge: boolean): { text?: string; unit?: string } {
