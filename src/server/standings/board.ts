@@ -10,6 +10,7 @@ import { MACHINE_STATES } from '../../core/rules/machineState';
 import type { Clock } from '../clock';
 import type { Leaking, ListedObligation } from './foldedStanding';
 import type { StandingKeeper } from './standings';
+import type { Sites } from '../store/among';
 import type { Lists } from '../store/lists';
 import type { ListedMachine, MachineFilter, MachineList } from '../store/machineList';
 import type { Store } from '../store/store';
@@ -33,15 +34,15 @@ export class Board {
     private readonly clock: Clock,
   ) {}
 
-  async machines(query: QueryRead<'machines'>): Promise<AnswerOf<'machines'>> {
+  async machines(query: QueryRead<'machines'>, own: Sites = null): Promise<AnswerOf<'machines'>> {
     if (query.ids !== undefined) {
       const ids = idsOf(query.ids);
-      const { rows } = await this.keeper.fresh(async () => ({ rows: await this.machineList.byId(ids) }));
+      const { rows } = await this.keeper.fresh(async () => ({ rows: await this.machineList.byId(ids, own) }));
       return { rows: rows.map(machineRow), next: null, count: rows.length, more: false, retired: 0 };
     }
     const filter: MachineFilter = {
       text: query.text,
-      site: query.site ?? null,
+      sites: sitesAsked(query.site, own),
       kind: query.kind ?? null,
       state: query.state === undefined ? null : MACHINE_STATES.indexOf(query.state),
       hiddenFrom: RETIRED,
@@ -60,10 +61,10 @@ export class Board {
     return { rows: rows.map(machineRow), next, count, more, retired };
   }
 
-  async due({ site, after, limit }: QueryRead<'due'>): Promise<AnswerOf<'due'>> {
+  async due({ site, after, limit }: QueryRead<'due'>, own: Sites = null): Promise<AnswerOf<'due'>> {
     const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
     const { rows, next } = await this.keeper.fresh(() =>
-      this.lists.duties({ site: site ?? null, until }, after ?? null, limit),
+      this.lists.duties({ sites: sitesAsked(site, own), until }, after ?? null, limit),
     );
     return {
       rows: rows.map((row) => {
@@ -88,13 +89,16 @@ export class Board {
     };
   }
 
-  async dueCounts(siteId: string | null): Promise<AnswerOf<'dueCounts'>> {
-    const site = siteId === null ? null : await this.store.site(siteId);
+  async dueCounts({ site }: QueryRead<'dueCounts'>, own: Sites = null): Promise<AnswerOf<'dueCounts'>> {
+    const asked = sitesAsked(site, own);
+    const zones = new Map(
+      (await this.store.sitesById(asked ?? [])).map(({ id, timezone }) => [`site ${id}`, timezone]),
+    );
     const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
     const groups: Record<DueGroup, number> = { overdue: 0, week: 0, month: 0, later: 0 };
     const todays = new Map<string, Day>();
-    for (const { scope, due, duties: obligations } of await this.lists.dutyDays(siteId, until)) {
-      const timezone = site?.timezone ?? scope.slice('zone '.length);
+    for (const { scope, due, duties: obligations } of await this.lists.dutyDays(asked, until)) {
+      const timezone = zones.get(scope) ?? scope.slice('zone '.length);
       const today = todays.get(timezone) ?? this.clock.todayIn(timezone);
       todays.set(timezone, today);
       groups[dueGroupOf(dayOf(due), today)] += obligations;
@@ -117,8 +121,8 @@ export class Board {
     );
   }
 
-  async trips({ after, limit }: QueryRead<'trips'>): Promise<AnswerOf<'trips'>> {
-    const { rows, next } = await this.lists.trips(after ?? null, limit);
+  async trips({ after, limit }: QueryRead<'trips'>, own: Sites = null): Promise<AnswerOf<'trips'>> {
+    const { rows, next } = await this.lists.trips(own, after ?? null, limit);
     return {
       rows: rows.map(({ siteId, late, due, site }) => ({
         siteId,
@@ -130,9 +134,12 @@ export class Board {
     };
   }
 
-  async leaking({ site, after, limit }: QueryRead<'leaking'>): Promise<AnswerOf<'leaking'>> {
+  async leaking(
+    { site, after, limit }: QueryRead<'leaking'>,
+    own: Sites = null,
+  ): Promise<AnswerOf<'leaking'>> {
     const { rows, next } = await this.keeper.fresh(() =>
-      this.lists.leaking(site ?? null, after ?? null, limit),
+      this.lists.leaking(sitesAsked(site, own), after ?? null, limit),
     );
     return {
       rows: rows.map((row) => ({
@@ -145,9 +152,12 @@ export class Board {
     };
   }
 
-  async visits({ text, machine, visit, after, limit }: QueryRead<'visits'>): Promise<AnswerOf<'visits'>> {
+  async visits(
+    { text, machine, visit, after, limit }: QueryRead<'visits'>,
+    own: Sites = null,
+  ): Promise<AnswerOf<'visits'>> {
     const { rows, next } = await this.lists.visits(
-      { text, applianceId: machine ?? null, visitId: visit ?? null },
+      { text, sites: own, applianceId: machine ?? null, visitId: visit ?? null },
       after ?? null,
       limit,
     );
@@ -167,9 +177,16 @@ export class Board {
     };
   }
 
-  async sites({ text, ids, after, limit }: QueryRead<'sites'>): Promise<AnswerOf<'sites'>> {
-    if (ids !== undefined) return { rows: await this.store.sitesById(idsOf(ids)), next: null };
-    const { rows, next } = await this.lists.sites(text, after ?? null, limit);
+  async sites(
+    { text, ids, after, limit }: QueryRead<'sites'>,
+    own: Sites = null,
+  ): Promise<AnswerOf<'sites'>> {
+    if (ids !== undefined)
+      return {
+        rows: (await this.store.sitesById(idsOf(ids))).filter(({ id }) => own?.includes(id) ?? true),
+        next: null,
+      };
+    const { rows, next } = await this.lists.sites({ text, sites: own }, after ?? null, limit);
     return { rows: rows.map((row) => read<Site>(row.document)), next };
   }
 
@@ -187,6 +204,12 @@ export class Board {
     const { rows, next } = await this.lists.cylinders(refrigerant ?? null, after ?? null, limit);
     return { rows: rows.map((row) => read<Cylinder>(row.document)), next };
   }
+}
+
+/** The one that is asked for, or all of one's own; null: all there are. */
+function sitesAsked(site: string | undefined, own: Sites): Sites {
+  if (site === undefined) return own;
+  return own === null || own.includes(site) ? [site] : [];
 }
 
 function machineRow(row: ListedMachine): AnswerOf<'machines'>['rows'][number] {

@@ -228,7 +228,7 @@ describe('due', () => {
 
   it('is counted by groups and by site as its rows are', async () => {
     const rows = await allDue(100);
-    const { groups } = await company.services.board.dueCounts(null);
+    const { groups } = await company.services.board.dueCounts({});
     const left = (row: (typeof rows)[number]) => (Date.parse(row.due) - Date.parse(row.today)) / 86_400_000;
     expect(groups).toEqual({
       overdue: rows.filter((row) => left(row) < 0).length,
@@ -243,7 +243,7 @@ describe('due', () => {
         own.filter((row) => left(row) < 0).length,
         own.filter((row) => left(row) <= 31).length,
       ]);
-      const counts = await company.services.board.dueCounts(trip.siteId);
+      const counts = await company.services.board.dueCounts({ site: trip.siteId });
       expect(counts.groups.overdue).toBe(trip.late);
     }
     expect(trips.rows.map((trip) => trip.late)).toEqual(

@@ -1,7 +1,8 @@
 /** Pages of duties, trips, sites, bottles and visits, each by an index of its order. Knows columns, no rules. */
-import { and, eq, gt, lte, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, lte, sql } from 'drizzle-orm';
 import type { Tables } from './database';
 import { nameKey, searchQuestion } from './keys';
+import { type Sites, among } from './among';
 import { paged } from './pages';
 import * as t from './schema';
 import { NOT_WITHDRAWN } from './withdrawn';
@@ -9,7 +10,7 @@ import { NOT_WITHDRAWN } from './withdrawn';
 export class Lists {
   constructor(private readonly db: Tables) {}
 
-  async duties({ site, until }: { site: string | null; until: string }, after: string | null, limit: number) {
+  async duties({ sites, until }: { sites: Sites; until: string }, after: string | null, limit: number) {
     return paged(
       [t.duties.due, t.duties.applianceId, t.duties.kind],
       { after, limit },
@@ -29,36 +30,34 @@ export class Lists {
           .innerJoin(t.standings, eq(t.standings.applianceId, t.duties.applianceId))
           .innerJoin(t.appliances, eq(t.appliances.id, t.duties.applianceId))
           .innerJoin(t.sites, eq(t.sites.id, t.duties.siteId))
-          .where(
-            and(site === null ? undefined : eq(t.duties.siteId, site), lte(t.duties.due, until), part.beyond),
-          )
+          .where(and(among(t.duties.siteId, sites), lte(t.duties.due, until), part.beyond))
           .orderBy(part.order)
           .limit(part.limit),
       (row) => [row.due, row.applianceId, row.kind],
     );
   }
 
-  /** Duties by day, at a site or in every time zone; `scope` begins with `site ` or `zone `. */
-  async dutyDays(
-    site: string | null,
-    until: string,
-  ): Promise<{ scope: string; due: string; duties: number }[]> {
+  /** Duties by day, at some sites or in every time zone; `scope` begins with `site ` or `zone `. */
+  async dutyDays(sites: Sites, until: string): Promise<{ scope: string; due: string; duties: number }[]> {
     const { dutyDays } = t;
     return this.db
       .select()
       .from(dutyDays)
       .where(
         and(
-          site === null
+          sites === null
             ? sql`${dutyDays.scope} >= 'zone ' and ${dutyDays.scope} < 'zone!'`
-            : eq(dutyDays.scope, `site ${site}`),
+            : inArray(
+                dutyDays.scope,
+                sites.map((id) => `site ${id}`),
+              ),
           lte(dutyDays.due, until),
         ),
       );
   }
 
   /** Sites with something late or due within a month, the latest first. */
-  async trips(after: string | null, limit: number) {
+  async trips(sites: Sites, after: string | null, limit: number) {
     return paged(
       [t.trips.late, t.trips.due, t.trips.siteId],
       { after, limit, descending: true },
@@ -67,7 +66,7 @@ export class Lists {
           .select({ siteId: t.trips.siteId, late: t.trips.late, due: t.trips.due, site: t.sites.document })
           .from(t.trips)
           .innerJoin(t.sites, eq(t.sites.id, t.trips.siteId))
-          .where(and(gt(t.trips.due, 0), part.beyond))
+          .where(and(among(t.trips.siteId, sites), gt(t.trips.due, 0), part.beyond))
           .orderBy(part.order)
           .limit(part.limit),
       (row) => [row.late, row.due, row.siteId],
@@ -75,7 +74,7 @@ export class Lists {
   }
 
   /** The ground of forecasts, machine by machine. */
-  async leaking(site: string | null, after: string | null, limit: number) {
+  async leaking(sites: Sites, after: string | null, limit: number) {
     return paged(
       [t.standings.number],
       { after, limit },
@@ -92,7 +91,7 @@ export class Lists {
           .from(t.standings)
           .innerJoin(t.appliances, eq(t.appliances.id, t.standings.applianceId))
           .innerJoin(t.sites, eq(t.sites.id, t.standings.siteId))
-          .where(and(site === null ? undefined : eq(t.standings.siteId, site), part.beyond))
+          .where(and(among(t.standings.siteId, sites), part.beyond))
           .orderBy(part.order)
           .limit(part.limit),
       (row) => [row.number],
@@ -100,7 +99,7 @@ export class Lists {
   }
 
   /** Sites by name, narrowed by words that stand in it. */
-  async sites(text: string, after: string | null, limit: number) {
+  async sites({ text, sites }: { text: string; sites: Sites }, after: string | null, limit: number) {
     const words = nameKey(text).split(/\s+/).filter(Boolean);
     return paged(
       [t.sites.nameKey, t.sites.id],
@@ -111,6 +110,7 @@ export class Lists {
           .from(t.sites)
           .where(
             and(
+              among(t.sites.id, sites),
               ...words.map((word) => sql`instr(${t.sites.nameKey}, ${word}) > 0`),
               sql.raw(NOT_WITHDRAWN),
               part.beyond,
@@ -146,7 +146,12 @@ export class Lists {
 
   /** Visits to machines, the last written first; narrowed by words of machine and site, by machine, or to one visit. */
   async visits(
-    { text, applianceId, visitId }: { text: string; applianceId: string | null; visitId: string | null },
+    {
+      text,
+      sites,
+      applianceId,
+      visitId,
+    }: { text: string; sites: Sites; applianceId: string | null; visitId: string | null },
     after: string | null,
     limit: number,
   ) {
@@ -173,6 +178,7 @@ export class Lists {
           .innerJoin(t.sites, eq(t.sites.id, t.appliances.siteId))
           .where(
             and(
+              among(t.appliances.siteId, sites),
               applianceId === null ? undefined : eq(t.visits.applianceId, applianceId),
               visitId === null ? undefined : eq(t.visits.visitId, visitId),
               asked === null

@@ -4,6 +4,7 @@ import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { MachineSort } from '../../contract/machines';
 import type { Tables } from './database';
 import { searchQuestion, wordsOf } from './keys';
+import { type Sites, among } from './among';
 import { type Page, paged } from './pages';
 import * as t from './schema';
 
@@ -19,7 +20,7 @@ const MACHINE_ORDERS = {
 
 export interface MachineFilter {
   text: string;
-  site: string | null;
+  sites: Sites;
   kind: string | null;
   /** rank of the state; null: all but those from `hiddenFrom` on */
   state: number | null;
@@ -82,8 +83,10 @@ export class MachineList {
     return { ...page, ...counted };
   }
 
-  async byId(ids: readonly string[]): Promise<ListedMachine[]> {
-    return this.selectMachines(inArray(t.standings.applianceId, [...ids]));
+  async byId(ids: readonly string[], sites: Sites = null): Promise<ListedMachine[]> {
+    return this.selectMachines(
+      and(inArray(t.standings.applianceId, [...ids]), among(t.standings.siteId, sites)),
+    );
   }
 
   private selectMachines(where: SQL | undefined) {
@@ -117,7 +120,7 @@ export class MachineList {
    * keeps SQLite from fetching and sorting them all.
    */
   private filtered(
-    { text, site, kind, state, hiddenFrom, unjudged, withRoom }: MachineFilter,
+    { text, sites, kind, state, hiddenFrom, unjudged, withRoom }: MachineFilter,
     found: 'few' | 'many',
     walked = false,
   ): SQL | undefined {
@@ -130,7 +133,10 @@ export class MachineList {
         : wordsOf(text).map((word) => sql`instr(' ' || ${t.standings.words}, ${` ${word}`}) > 0`);
     return and(
       ...(asked === null ? [] : words),
-      site === null ? undefined : is(t.standings.siteId, site),
+      // The order is walked past its index of sites, where that is asked.
+      walked && sites !== null
+        ? sql`+${t.standings.siteId} in ${[...sites]}`
+        : among(t.standings.siteId, sites),
       kind === null ? undefined : is(t.standings.kind, kind),
       state === null ? lt(t.standings.state, hiddenFrom) : is(t.standings.state, state),
       unjudged ? is(t.standings.unjudged, 1) : undefined,
@@ -151,9 +157,9 @@ export class MachineList {
   private async countMachines(filter: MachineFilter, found: 'few' | 'many'): Promise<MachineCount> {
     const { state, hiddenFrom } = filter;
     const searched = searchQuestion(filter.text) !== null;
-    if (searched && found === 'many' && filter.site === null)
+    if (searched && found === 'many' && filter.sites === null)
       return { count: COUNTED, more: true, hidden: null };
-    if (searched || filter.site !== null) {
+    if (searched || filter.sites !== null) {
       const shown = state === null ? lt(t.standings.state, hiddenFrom) : eq(t.standings.state, state);
       const [row] = await this.db
         .select({

@@ -66,7 +66,7 @@ export function handlers(services: Services): Handlers {
       return store.entriesBefore(parts.id, query.before ?? null, query.limit);
     },
     due: ({ query }) => board.due(query),
-    dueCounts: ({ query }) => board.dueCounts(query.site ?? null),
+    dueCounts: ({ query }) => board.dueCounts(query),
     trips: ({ query }) => board.trips(query),
     leaking: ({ query }) => board.leaking(query),
     leaksOfKind: async ({ parts }) =>

@@ -12,6 +12,7 @@ import { Choices } from '../../parts/Choices';
 import { SelectField, TextField } from '../../parts/Field';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
+import type { Choice } from '../../../words/choice';
 import type { Marks } from '../../../record/photos';
 import { MarksInput } from './MarksInput';
 
@@ -119,33 +120,43 @@ function Shows({
   const oilTraces = oilTracesOf(view.standing.history.entries);
   return (
     <>
-      {leaks.length > 0 && (
-        <SelectField
-          label="Shows which leak"
-          optional
-          value={leakId}
-          onChange={(event) => onLeak(event.target.value)}
-          choices={[
-            { value: '', words: 'none' },
-            ...leaks.map((leak) => ({
-              value: leak.id,
-              words: `${labelOf(view.names.leaks, leak.id)}, ${leak.state}`,
-            })),
-          ]}
-        />
-      )}
-      {oilTraces.length > 0 && (
-        <SelectField
-          label="Shows which oil stain"
-          optional
-          value={oilTrace}
-          onChange={(event) => onOilTrace(event.target.value)}
-          choices={[
-            { value: '', words: 'none' },
-            ...oilTraces.map((each) => ({ value: each.id, words: each.place })),
-          ]}
-        />
-      )}
+      <OneOf
+        label="Shows which leak"
+        value={leakId}
+        choices={leaks.map(({ id, state }) => ({
+          value: id,
+          words: `${labelOf(view.names.leaks, id)}, ${state}`,
+        }))}
+        onChange={onLeak}
+      />
+      <OneOf
+        label="Shows which oil stain"
+        value={oilTrace}
+        choices={oilTraces.map(({ id, place }) => ({ value: id, words: place }))}
+        onChange={onOilTrace}
+      />
     </>
   );
 }
+
+/** One of what there is, or none; nothing where there is none to choose. */
+const OneOf = ({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  choices: readonly Choice[];
+  onChange: (value: string) => void;
+}) =>
+  choices.length > 0 && (
+    <SelectField
+      label={label}
+      optional
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      choices={[{ value: '', words: 'none' }, ...choices]}
+    />
+  );
