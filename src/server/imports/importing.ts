@@ -262,9 +262,10 @@ export class Importing {
 
   async close(): Promise<void> {
     this.closing = true;
-    const reading = [...this.jobs.values()].filter(({ child }) => child !== null);
-    for (const { child } of reading) child?.kill('SIGKILL');
-    await Promise.all(reading.map(({ made }) => made));
+    const jobs = [...this.jobs.values()];
+    for (const { child } of jobs) child?.kill('SIGKILL');
+    // One whose process has ended may still be writing down what came of it.
+    await Promise.all(jobs.map(({ made }) => made));
   }
 }
 
