@@ -21,7 +21,7 @@ module.exports = {
   forbidden: [
     ...rulesOf('src/core', core, '|^src/core/result\\.ts$'),
     ...rulesOf('src', house),
-    ...rulesOf('src/server', server, '|^src/server/(clock|problem|apart)\\.ts$'),
+    ...rulesOf('src/server', server, '|^src/server/(caller|clock|problem|apart)\\.ts$'),
     ...rulesOf('src/web', web),
     forbid('every-room-is-named', { path: '^src/', pathNot: `^src/(${Object.keys(house).join('|')})/` }, {}),
     forbid(

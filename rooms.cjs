@@ -29,7 +29,7 @@ const house = {
 };
 
 /**
- * Rooms of the server, from the bottom; what stands beside them (clock, problems, what runs apart) is known to all, and the
+ * Rooms of the server, from the bottom; what stands beside them (callers, clock, problems, what runs apart) is known to all, and the
  * services wire them.
  */
 const server = {

@@ -7,6 +7,8 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
+import { openAccounts } from '../src/server/accounts/accounts';
+import type { Caller } from '../src/server/caller';
 import { createApp } from '../src/server/http/app';
 import { type Clock, systemClock } from '../src/server/clock';
 import { loadLogbook } from '../src/server/exports/logbooks';
@@ -32,9 +34,21 @@ const post = (base: string, id: string, applianceId: string, rest: object) =>
   });
 const inspected = { kind: 'leakInspection', methods: ['electronic'] };
 
+const MANAGER: Caller = {
+  personId: 'p1',
+  name: 'Ike Sand',
+  email: 'ike@example.invalid',
+  role: 'manager',
+  ownerId: null,
+  sites: null,
+};
+/** The session of the company that is asked now. */
+let cookie = '';
+
 let made = 0;
 const REQUESTS: Record<string, Ask> = {
   'due, first page': (base) => fetch(`${base}/due`),
+  'due, first page, by a session': (base) => fetch(`${base}/due`, { headers: { cookie } }),
   'due, counts': (base) => fetch(`${base}/due/counts`),
   'due, by trip': (base) => fetch(`${base}/due/trips`),
   'machines, first page': (base) => fetch(`${base}/machines`),
@@ -72,7 +86,21 @@ async function served<Value>(
   work: (base: string, origin: string) => Promise<Value>,
 ): Promise<Value> {
   const services = await openServices(`file:${file}`, clock);
-  const server = createApp(services, join(process.cwd(), 'dist')).listen(0, '127.0.0.1');
+  const { accounts, close } = await openAccounts(`file:${file}`, services);
+  if ((await accounts.list()).accounts.length === 0)
+    await accounts.add({ ...MANAGER, demo: true, hash: null });
+  const signedIn = await accounts.demoSignIn('p1', {});
+  cookie =
+    signedIn?.headers
+      .getSetCookie()
+      .map((each) => each.split(';')[0])
+      .join('; ') ?? '';
+  const server = createApp(services, accounts, {
+    webFolder: join(process.cwd(), 'dist'),
+    // Whoever sends a session is looked up, so that what that costs is seen.
+    callerOf: (headers) =>
+      headers.cookie === undefined ? Promise.resolve(MANAGER) : accounts.callerOf(headers),
+  }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const origin = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}`;
   try {
@@ -80,6 +108,7 @@ async function served<Value>(
   } finally {
     server.closeAllConnections();
     server.close();
+    close();
     await services.close();
   }
 }

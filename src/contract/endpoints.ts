@@ -1,5 +1,6 @@
 /** Every endpoint of the API under /api in one table: method, path, question, body and answer. Server and web both read it. */
 import { z } from 'zod';
+import * as accounts from './accounts';
 import * as api from './api';
 import * as machines from './machines';
 import * as exports from './exports';
@@ -49,6 +50,15 @@ const post = <
 ) => ({ method: 'POST', path, query, body, answer, status: 201 }) as const;
 
 export const ENDPOINTS = {
+  session: get('/session', accounts.sessionAnswer),
+  accounts: get('/accounts', accounts.accountsAnswer),
+  invitation: get('/invitation', accounts.invitationAnswer, accounts.invitationQuery),
+  invite: post('/accounts/invitations', accounts.newInvitation, accounts.madeInvitation),
+  withdrawInvitation: post('/accounts/invitations/:id/withdraw', null, accounts.done),
+  beginAccount: post('/accounts', accounts.newAccount, accounts.begunAccount),
+  changeRole: post('/accounts/:id/role', accounts.newRole, accounts.done),
+  endSessions: post('/accounts/:id/end-sessions', null, accounts.done),
+  closeAccount: post('/accounts/:id/close', null, accounts.done),
   clock: get('/clock', api.clockAnswer),
   company: get('/company', api.companyAnswer),
   people: get('/people', api.peopleAnswer),

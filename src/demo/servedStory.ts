@@ -4,15 +4,19 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dayOf } from '../core/quantity/day';
+import { type Accounts, openAccounts } from '../server/accounts/accounts';
+import type { Caller } from '../server/caller';
 import { createApp } from '../server/http/app';
 import { systemClock } from '../server/clock';
 import { loadLogbook } from '../server/exports/logbooks';
 import { type Services, openServices } from '../server/services';
+import { addDemoAccounts } from './accounts';
 import { demoStory } from './story';
 
 export interface ServedStory {
   folder: string;
   services: Services;
+  accounts: Accounts;
   /** address of the API */
   base: string;
   get: (path: string) => Promise<unknown>;
@@ -23,12 +27,29 @@ export interface ServedStory {
   close: () => Promise<void>;
 }
 
-export async function serveStory(today: string): Promise<ServedStory> {
+/** A manager of the story, who sees all and may write for everybody. */
+const ODALYS: Caller = {
+  personId: 'odalys',
+  name: 'Odalys Brandt',
+  email: 'odalys@brindle-hook.example',
+  role: 'manager',
+  ownerId: null,
+  sites: null,
+};
+
+/** `signedIn`: who asks, whatever cookie comes; null: whoever the cookie says. */
+export async function serveStory(today: string, signedIn: Caller | null = ODALYS): Promise<ServedStory> {
   const folder = mkdtempSync(join(tmpdir(), 'abacus-served-'));
   const clock = systemClock(today);
-  const services = await openServices(`file:${join(folder, 'story.db')}`, clock);
+  const url = `file:${join(folder, 'story.db')}`;
+  const services = await openServices(url, clock);
   await loadLogbook(services, demoStory(dayOf(today)));
-  const server = createApp(services, null).listen(0, '127.0.0.1');
+  const { accounts, close: closeAccounts } = await openAccounts(url, services);
+  await addDemoAccounts(accounts);
+  const server = createApp(services, accounts, {
+    webFolder: null,
+    ...(signedIn && { callerOf: () => Promise.resolve(signedIn) }),
+  }).listen(0, '127.0.0.1');
   // A connection that is idle is never closed under a request that just takes it up again.
   server.keepAliveTimeout = 0;
   await new Promise((resolve) => server.once('listening', resolve));
@@ -36,6 +57,7 @@ export async function serveStory(today: string): Promise<ServedStory> {
   return {
     folder,
     services,
+    accounts,
     base,
     get: async (path) => (await fetch(base + path)).json() as Promise<unknown>,
     post: async (path, body) => {
@@ -54,6 +76,7 @@ export async function serveStory(today: string): Promise<ServedStory> {
     close: async () => {
       server.close();
       await services.close();
+      closeAccounts();
       rmSync(folder, { recursive: true });
     },
   };

@@ -2,9 +2,12 @@
 import { existsSync, rmSync } from 'node:fs';
 import { readLogbook } from '../core/logbook/logbook';
 import { problemText } from '../core/logbook/problems';
+import { openAccounts } from '../server/accounts/accounts';
+import { accountsFile } from '../server/accounts/openAccounts';
 import { systemClock } from '../server/clock';
 import { loadLogbook } from '../server/exports/logbooks';
 import { openServices } from '../server/services';
+import { addDemoAccounts } from './accounts';
 import { issueStory } from './issued';
 import { demoStory } from './story';
 
@@ -22,7 +25,9 @@ if (file !== null && existsSync(file)) {
     process.exit(2);
   }
 }
-if (file !== null) for (const suffix of ['', '-wal', '-shm']) rmSync(`${file}${suffix}`, { force: true });
+if (file !== null)
+  for (const each of [file, accountsFile(url)])
+    for (const suffix of ['', '-wal', '-shm']) rmSync(`${each}${suffix}`, { force: true });
 
 const story = readLogbook(JSON.parse(JSON.stringify(demoStory(clock.todayIn('America/New_York')))));
 if (!story.ok) {
@@ -36,6 +41,9 @@ await loadLogbook(services, story.value, (done, of, what) => {
 });
 if (process.stderr.isTTY) process.stderr.write('\n');
 await issueStory(services);
+const { accounts, close } = await openAccounts(url, services);
+await addDemoAccounts(accounts);
+close();
 await services.close();
 console.log(
   `Wrote ${String(story.value.appliances.length)} machines and ${String(story.value.entries.length)} entries.`,

@@ -1,6 +1,7 @@
-/** Serves the app on this machine only: there are no accounts yet, so nobody else may reach it. */
+/** Serves the app on this machine only. */
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { openAccounts } from './accounts/accounts';
 import { createApp } from './http/app';
 import { systemClock } from './clock';
 import { openServices } from './services';
@@ -16,6 +17,7 @@ const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
 const totalMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? PATIENCE.totalMs);
 
 const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), { ...PATIENCE, totalMs });
+const { accounts, close: closeAccounts } = await openAccounts(url, services);
 const turnOver = () => {
   services.keeper.turning.turnOver().catch((problem: unknown) => console.error(problem));
 };
@@ -24,7 +26,8 @@ const hosts = (process.env['ABACUS_HOSTS'] ?? '')
   .split(',')
   .map((name) => name.trim())
   .filter(Boolean);
-const server = createApp(services, join(process.cwd(), 'dist'), hosts).listen(port, HOST, (error?: Error) => {
+const webFolder = join(process.cwd(), 'dist');
+const server = createApp(services, accounts, { webFolder, hosts }).listen(port, HOST, (error?: Error) => {
   if (error) {
     console.error(`Cannot listen on ${HOST}:${String(port)}: ${error.message}`);
     process.exit(1);
@@ -34,14 +37,21 @@ const server = createApp(services, join(process.cwd(), 'dist'), hosts).listen(po
   turnOver();
   // Port 0 asks for any that is free.
   const { port: given } = server.address() as AddressInfo;
-  console.log(`Green Abacus is at http://${HOST}:${String(given)}`);
+  const address = `http://${HOST}:${String(given)}`;
+  console.log(`Green Abacus is at ${address}`);
+  void accounts.firstToken().then((token) => {
+    if (token !== null) console.log(`First manager: ${address}/welcome?token=${token}`);
+  });
 });
 // Longer than browsers and proxies keep an idle connection: none is closed under a request that takes it up again.
 server.keepAliveTimeout = KEEP_ALIVE_MS;
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => {
-      void services.close().then(() => process.exit(0));
+      void services.close().then(() => {
+        closeAccounts();
+        process.exit(0);
+      });
     });
     server.closeAllConnections();
   });

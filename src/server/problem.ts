@@ -56,6 +56,17 @@ export const busy = (): HttpProblem =>
     BUSY_RETRY_SECONDS,
   );
 
+/** Nobody is signed in, or the session was ended. */
+export const unauthorized = (): HttpProblem =>
+  new HttpProblem({ type: `${BASE}sign-in`, title: 'Sign in first; nothing was written.', status: 401 });
+
+export const forbidden = (role: string): HttpProblem =>
+  new HttpProblem({
+    type: `${BASE}forbidden`,
+    title: `Not open to you (${role}); nothing was written. A manager can do it, or change your role.`,
+    status: 403,
+  });
+
 /** What the HTTP layer refuses keeps its status. */
 export const refused = (status: number, title: string): HttpProblem =>
   new HttpProblem({ type: 'about:blank', title, status });

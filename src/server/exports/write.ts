@@ -93,6 +93,11 @@ export function zipOf(db: Tables, clock: Clock, asked: ExportScope, folder: stri
     }
     zip.end();
   }
-  zip.addReadStream(Readable.from(text()), LOGBOOK_NAME);
-  return zip.outputStream;
+  const reading = Readable.from(text());
+  const output = zip.outputStream as Readable;
+  // Whoever leaves in the middle ends the reading; its last question then fails, and that must end this file alone.
+  zip.on('error', (problem: Error) => output.destroy(problem));
+  output.on('close', () => reading.destroy());
+  zip.addReadStream(reading, LOGBOOK_NAME);
+  return output;
 }

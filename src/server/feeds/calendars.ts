@@ -1,11 +1,10 @@
 /** Calendars by a secret address: what is due of the company, a site, an owner or a person, as whole days. */
-import { ownerOn } from '../../core/logbook/ownership';
 import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import type { DueRow } from '../../contract/api';
 import type { BodyRead } from '../../contract/endpoints';
 import type { FeedRow } from '../../contract/feeds';
-import type { Site } from '../../core/logbook/tables';
+
 import { addDays, dayOf, dayText } from '../../core/quantity/day';
 import type { Board } from '../standings/board';
 import type { Clock } from '../clock';
@@ -95,7 +94,11 @@ export class Calendars {
 
   private async dutiesOf({ scope, of }: FeedRow): Promise<DueRow[]> {
     const sites =
-      scope === 'site' ? [of ?? ''] : scope === 'owner' ? await this.sitesOfOwner(of ?? '') : [undefined];
+      scope === 'site'
+        ? [of ?? '']
+        : scope === 'owner'
+          ? await this.board.sitesOfOwner(of ?? '')
+          : [undefined];
     const own = scope === 'person' ? new Set(await this.store.machinesVisitedBy(of ?? '')) : null;
     const obligations: DueRow[] = [];
     for (const site of sites)
@@ -106,15 +109,6 @@ export class Calendars {
         after = page.next;
       }
     return obligations;
-  }
-
-  private async sitesOfOwner(owner: string): Promise<string[]> {
-    const found: string[] = [];
-    for await (const document of this.store.documents('sites')) {
-      const site = JSON.parse(document) as Site;
-      if (ownerOn(site, this.clock.todayIn(site.timezone)) === owner) found.push(site.id);
-    }
-    return found;
   }
 }
 

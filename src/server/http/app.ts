@@ -6,6 +6,9 @@ import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import expressStaticGzip from 'express-static-gzip';
+import type { Accounts } from '../accounts/accounts';
+import { guardOf } from '../accounts/guard';
+import { demoSignIn, signInRouter } from '../accounts/signIn';
 import { HttpProblem, busy, invalid, notFound, refused, tooLarge } from '../problem';
 import { docsRouter } from './routes/docs';
 import { fileHandlers } from './routes/files';
@@ -76,11 +79,19 @@ const answerProblem =
     response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
   };
 
-/** `hosts`: names under which the server is reached beside those of this machine. */
+interface AppOptions {
+  /** null: the API alone */
+  webFolder: string | null;
+  /** names under which the server is reached beside those of this machine */
+  hosts?: readonly string[];
+  /** who calls; left out: whoever is signed in */
+  callerOf?: Accounts['callerOf'];
+}
+
 export function createApp(
   services: Services,
-  webFolder: string | null,
-  hosts: readonly string[] = [],
+  accounts: Accounts,
+  { webFolder, hosts = [], callerOf = (headers) => accounts.callerOf(headers) }: AppOptions,
 ): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -94,14 +105,19 @@ export function createApp(
   );
   app.use(ownHostsOnly(hosts));
   app.use('/api', compression());
+  app.use('/api/auth', signInRouter(accounts));
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.use('/api/docs', docsRouter());
   app.use(
     '/api',
-    apiRouter(handlers(services), fileHandlers(services), (name, body) =>
-      checkWriters(services.store, name, body),
+    apiRouter(
+      handlers(services, accounts),
+      fileHandlers(services),
+      guardOf(services, callerOf),
+      (name, body, caller) => checkWriters(services.store, name, body, caller),
     ),
   );
+  app.post('/api/demo/sign-in', demoSignIn(accounts));
   app.use('/api', () => {
     throw notFound('address');
   });

@@ -102,9 +102,11 @@ export class Issuing {
     return this.needs.issued.page(machine ?? null, after ?? null, limit);
   }
 
+  byId = (id: string): Promise<IssuedRow | null> => this.needs.issued.byId(id);
+
   /** The file of an issue with its number; null where there is none. */
   async fileOf(id: string): Promise<{ path: string; name: string } | null> {
-    const row = await this.needs.issued.byId(id);
+    const row = await this.byId(id);
     const path = row && PAPER_NAME.test(row.file) ? join(this.needs.folder, row.file) : null;
     return row && path !== null && existsSync(path) ? { path, name: `${row.number}.pdf` } : null;
   }

@@ -1,6 +1,7 @@
 /** What lists show: machines, what is due, where to drive, forecasts' ground, visits. Reads stored standings, a page at a time. */
 import type { AnswerOf, QueryRead } from '../../contract/endpoints';
 import { DUE_GROUPS, type DueGroup, dueGroupOf } from '../../contract/api';
+import { ownerOn } from '../../core/logbook/ownership';
 import type { Appliance, Cylinder, Site } from '../../core/logbook/tables';
 import { type Day, addDays, dayOf, dayText } from '../../core/quantity/day';
 import { massSystemOf } from '../../core/rules/massSystem';
@@ -188,6 +189,18 @@ export class Board {
       };
     const { rows, next } = await this.lists.sites({ text, sites: own }, after ?? null, limit);
     return { rows: rows.map((row) => read<Site>(row.document)), next };
+  }
+
+  /** Sites that are an owner's today. */
+  async sitesOfOwner(owner: string): Promise<string[]> {
+    const found: string[] = [];
+    for await (const document of this.store.documents('sites')) {
+      // Reading a site costs more than seeing that it does not name the owner at all.
+      if (!document.includes(owner)) continue;
+      const site = read<Site>(document);
+      if (ownerOn(site, this.clock.todayIn(site.timezone)) === owner) found.push(site.id);
+    }
+    return found;
   }
 
   spaces({ site, ids }: QueryRead<'spaces'>): Promise<AnswerOf<'spaces'>> {

@@ -1,10 +1,9 @@
-/** Who is named as writer exists and may write; accounts, which prove it, come later. */
+/** Who is named as writer exists, and is whoever is signed in; a manager may write for somebody, which is kept with it. */
+import type { Entry } from '../../core/logbook/entry';
 import type { EndpointName } from '../../contract/endpoints';
+import type { Caller } from '../caller';
 import { invalid } from '../problem';
 import type { Store } from '../store/store';
-
-/** An auditor reads. */
-const READS_ONLY = /^auditor\b/i;
 
 interface Named {
   path: (string | number)[];
@@ -26,14 +25,13 @@ function writersIn(name: EndpointName, body: unknown): Named[] {
     : own;
 }
 
-/** People that a request of rows brings itself: the first of an empty list writes themselves down. */
-const newPeopleIn = (body: unknown): string[] =>
-  ((body as { changes?: { table: string; id: string }[] } | null)?.changes ?? []).flatMap(({ table, id }) =>
-    table === 'people' ? id : [],
-  );
-
-/** Refuses a request that names a writer who is nobody here, or who may only read. */
-export async function checkWriters(store: Store, name: EndpointName, body: unknown): Promise<void> {
+/** Refuses a request that names a writer who is nobody here, or somebody else than who sends it. */
+export async function checkWriters(
+  store: Store,
+  name: EndpointName,
+  body: unknown,
+  caller: Caller | null,
+): Promise<void> {
   const named = writersIn(name, body);
   if (named.length === 0) return;
   const people = new Map(
@@ -42,14 +40,24 @@ export async function checkWriters(store: Store, name: EndpointName, body: unkno
       person,
     ]),
   );
-  const coming = new Set(name === 'changeRows' ? newPeopleIn(body) : []);
   const problems = named.flatMap(({ path, by }) => {
     const person = people.get(String(by));
-    if (!person && !coming.has(String(by)))
-      return [{ path, message: 'names nobody of this logbook; choose who is writing' }];
-    return person && READS_ONLY.test(person.role ?? '')
-      ? [{ path, message: `names ${person.name}, who reads only; somebody else must write` }]
+    if (!person) return [{ path, message: 'names nobody of this logbook; choose who is writing' }];
+    return caller && caller.role !== 'manager' && person.id !== caller.personId
+      ? [
+          {
+            path,
+            message: `names ${person.name}, but ${caller.name} is signed in; write under your own name`,
+          },
+        ]
       : [];
   });
   if (problems.length > 0) throw invalid(problems);
 }
+
+/** Entries with who wrote them for somebody else; what a client says of that itself counts for nothing. */
+export const signedBy = <Each extends Entry>(entries: readonly Each[], { personId }: Caller): Each[] =>
+  entries.map((entry) => {
+    const { 'x-writtenBy': _, ...own } = entry as Each & { 'x-writtenBy'?: unknown };
+    return (own.by === personId ? own : { ...own, 'x-writtenBy': personId }) as Each;
+  });

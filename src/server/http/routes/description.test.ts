@@ -66,7 +66,26 @@ beforeAll(async () => {
 }, 90_000);
 afterAll(() => story.close());
 
+const invited = (personId: string) => story.accounts.invite({ personId, role: 'technician' });
+const accountOf = async (personId: string): Promise<string> =>
+  (await story.accounts.list()).accounts.find((each) => each.personId === personId)?.id ?? '';
+
 const CALLS: Record<EndpointName, () => Call | Promise<Call>> = {
+  session: () => ({}),
+  accounts: () => ({}),
+  invitation: async () => ({ query: { token: (await invited('ike')).token } }),
+  invite: () => ({ body: { personId: 'tobiah', role: 'technician' } }),
+  withdrawInvitation: async () => ({ path: { id: (await invited('tobiah')).id }, body: {} }),
+  beginAccount: async () => ({
+    body: {
+      token: (await invited('ike')).token,
+      email: 'ike@brindle-hook.example',
+      password: 'a long enough one',
+    },
+  }),
+  changeRole: async () => ({ path: { id: await accountOf('ike') }, body: { role: 'auditor' } }),
+  endSessions: async () => ({ path: { id: await accountOf('ike') }, body: {} }),
+  closeAccount: async () => ({ path: { id: await accountOf('auditor') }, body: {} }),
   clock: () => ({}),
   company: () => ({}),
   people: () => ({}),

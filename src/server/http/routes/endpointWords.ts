@@ -2,6 +2,15 @@
 import type { EndpointName } from '../../../contract/endpoints';
 
 export const ENDPOINT_WORDS: Record<EndpointName, string> = {
+  session: 'Who is signed in, and how one comes in',
+  accounts: 'Accounts with their sessions, and links that are still good',
+  invitation: 'What a link offers',
+  invite: 'A link for somebody on the list of people: a new account, or a new password',
+  withdrawInvitation: 'A link that is good no longer',
+  beginAccount: 'The account that a link offers',
+  changeRole: 'What somebody may',
+  endSessions: 'Signs somebody out everywhere',
+  closeAccount: 'Takes an account away; what was written stays',
   clock: 'What time it is here, and whether a day is held fixed',
   company: 'The contractor who writes this logbook',
   people: 'Everybody who writes or reads, with certificates',

@@ -6,14 +6,21 @@ import type { ApplianceStanding } from '../../../core/rules/standingDocument';
 import { cylinderFlows } from '../../../core/visit/cylinders';
 import type { PartTypeName } from '../../../core/visit/circuit/parts';
 import { verifyChain } from '../../exports/logbooks';
+import type { Accounts } from '../../accounts/accounts';
+import { signedBy } from '../../writing/writers';
 import { invalid, notFound } from '../../problem';
 import type { Services } from '../../services';
 import { changesPage } from './changes';
 import type { Handlers } from './route';
 
+const done = async (work: Promise<void>): Promise<{ done: true }> => {
+  await work;
+  return { done: true };
+};
+
 const read = <Value>(text: string): Value => JSON.parse(text) as Value;
 
-export function handlers(services: Services): Handlers {
+export function handlers(services: Services, accounts: Accounts): Handlers {
   const {
     store,
     standings,
@@ -30,13 +37,22 @@ export function handlers(services: Services): Handlers {
   } = services;
 
   return {
+    session: ({ caller }) => accounts.session(caller),
+    accounts: () => accounts.list(),
+    invitation: ({ query }) => accounts.invitation(query.token),
+    invite: ({ body }) => accounts.invite(body),
+    withdrawInvitation: ({ parts }) => done(accounts.withdraw(parts.id)),
+    beginAccount: ({ body }) => accounts.begin(body),
+    changeRole: ({ parts, body }) => done(accounts.changeRole(parts.id, body.role, body.ownerId ?? null)),
+    endSessions: ({ parts }) => done(accounts.endSessions(parts.id)),
+    closeAccount: ({ parts }) => done(accounts.close(parts.id)),
     clock: () => Promise.resolve({ fixedToday: clock.fixedToday, nowMs: clock.nowMs() }),
     company: () => store.company(),
     people: () => store.people(),
     owners: () => store.owners(),
     instruments: () => store.instruments(),
     rules: async () => ({ amendments: await store.amendments() }),
-    sites: ({ query }) => board.sites(query),
+    sites: ({ query, caller }) => board.sites(query, caller.sites),
     site: async ({ parts }) => {
       const site = await store.site(parts.id);
       if (!site) throw notFound('site');
@@ -44,7 +60,7 @@ export function handlers(services: Services): Handlers {
     },
     spaces: ({ query }) => board.spaces(query),
     cylinders: ({ query }) => board.cylinders(query),
-    machines: ({ query }) => board.machines(query),
+    machines: ({ query, caller }) => board.machines(query, caller.sites),
     machine: async ({ parts }) => {
       const placed = await store.placed(parts.id);
       if (!placed) throw notFound('machine');
@@ -65,10 +81,10 @@ export function handlers(services: Services): Handlers {
       if (!(await store.appliance(parts.id))) throw notFound('machine');
       return store.entriesBefore(parts.id, query.before ?? null, query.limit);
     },
-    due: ({ query }) => board.due(query),
-    dueCounts: ({ query }) => board.dueCounts(query),
-    trips: ({ query }) => board.trips(query),
-    leaking: ({ query }) => board.leaking(query),
+    due: ({ query, caller }) => board.due(query, caller.sites),
+    dueCounts: ({ query, caller }) => board.dueCounts(query, caller.sites),
+    trips: ({ query, caller }) => board.trips(query, caller.sites),
+    leaking: ({ query, caller }) => board.leaking(query, caller.sites),
     leaksOfKind: async ({ parts }) =>
       Object.fromEntries(
         (await standings.leaksOfKind(parts.kind)).map(({ type, times }) => [type as PartTypeName, times]),
@@ -77,7 +93,7 @@ export function handlers(services: Services): Handlers {
       const ids = await store.cylinderIdsOf(parts.refrigerant);
       return cylinderFlows(ids, await store.gasOfCylinders(ids));
     },
-    visits: ({ query }) => board.visits(query),
+    visits: ({ query, caller }) => board.visits(query, caller.sites),
     changes: ({ query }) => changesPage(store, query.before ?? null),
     row: async ({ parts: { table, id } }) => {
       const row = isRowTable(table) ? await store.rowOf(table, id) : null;
@@ -87,23 +103,28 @@ export function handlers(services: Services): Handlers {
     verify: () => verifyChain(database),
     papers: ({ query }) => issuing.list(query),
     paperPreview: ({ query }) => issuing.preview(query),
-    issuePaper: ({ body }) => issuing.issue(body),
+    issuePaper: ({ body, caller }) => issuing.issue({ ...body, by: caller.personId }),
     feeds: () => calendars.list(),
-    makeFeed: ({ body }) => calendars.make(body),
+    makeFeed: ({ body, caller }) => calendars.make({ ...body, by: caller.personId }),
     withdrawFeed: ({ parts }) => calendars.withdraw(parts.id),
     imports: ({ query }) => importing.list(query),
     importState: ({ parts }) => Promise.resolve(importing.stateOf(parts.id)),
     sendImportFile: ({ body, query }) => importing.keep(body, query.name),
     beginImport: ({ body }) => importing.begin(body),
     stopImport: ({ parts }) => importing.stop(parts.id),
-    writeImport: ({ parts, body }) => importing.write(parts.id, body),
+    writeImport: ({ parts, body, caller }) => importing.write(parts.id, { ...body, by: caller.personId }),
     undoPreview: ({ parts }) => importing.whatUndoTakes(parts.id),
-    undoImport: ({ parts, body }) => importing.undo(parts.id, body.by),
-    append: ({ body }) => appending.append(body),
-    addMachine: ({ body }) => appending.addMachine(body),
-    changeRows: ({ body: { changes, by, why } }) =>
-      rows.change(changes, { by: by ?? null, why: why ?? null }),
-    amend: ({ body }) => rows.amend(body),
+    undoImport: ({ parts, caller }) => importing.undo(parts.id, caller.personId),
+    append: ({ body, caller }) => appending.append(signedBy(body, caller)),
+    addMachine: ({ body, caller }) =>
+      appending.addMachine({
+        ...body,
+        by: caller.personId,
+        entries: signedBy(body.entries, caller),
+      }),
+    changeRows: ({ body: { changes, why }, caller }) =>
+      rows.change(changes, { by: caller.personId, why: why ?? null }),
+    amend: ({ body, caller }) => rows.amend({ ...body, by: caller.personId }),
     storePhoto: ({ body }) => {
       if (!Buffer.isBuffer(body) || body.length === 0)
         throw invalid([{ path: ['photo'], message: 'is missing; send the picture as the body' }]);

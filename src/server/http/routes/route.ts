@@ -14,11 +14,15 @@ import {
   type PathParts,
   type QueryRead,
 } from '../../../contract/endpoints';
+import type { PublicName } from '../../../contract/access';
 import { problemsOf } from '../../../core/logbook/problems';
+import type { Caller } from '../../caller';
+import type { Guard } from '../../accounts/guard';
 import { PHOTO_BYTES } from '../../files/photos';
 import { invalid } from '../../problem';
 
 export interface RequestParts<Name extends EndpointName> {
+  caller: Name extends PublicName ? Caller | null : Caller;
   parts: PathParts<Name>;
   query: QueryRead<Name>;
   body: Endpoints[Name]['body'] extends z.ZodType ? BodyRead<Name> : unknown;
@@ -43,29 +47,46 @@ function bodyOf(schema: Endpoint['body'], request: Request): unknown {
   return read(schema, given);
 }
 
-/** `mayWrite` refuses a body whose writer is nobody here. */
+const partsOf = (request: Request): Record<string, string> => request.params as Record<string, string>;
+
+/** `mayWrite` refuses a body whose writer is nobody here, or somebody else than who is signed in. */
 export function apiRouter(
   documents: Handlers,
   files: FileHandlers,
-  mayWrite: (name: EndpointName, body: unknown) => Promise<void>,
+  guard: Guard,
+  mayWrite: (name: EndpointName, body: unknown, caller: Caller | null) => Promise<void>,
 ): Router {
   const router = Router();
   for (const [name, endpoint] of Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]) {
     const method = endpoint.method === 'GET' ? 'get' : 'post';
     if (endpoint.answer === FILE) {
-      router[method](endpoint.path, files[name as keyof FileHandlers]);
+      router[method](
+        endpoint.path,
+        async (request, _response, next) => {
+          await guard.admit(name, { parts: partsOf(request), query: request.query }, request);
+          next();
+        },
+        files[name as keyof FileHandlers],
+      );
       continue;
     }
-    if (endpoint.body === FILE)
-      router.use(endpoint.path, express.raw({ type: () => true, limit: PHOTO_BYTES }));
+    // Whoever may not call is refused before a large body is taken.
+    const first: RequestHandler = async (request, response, next) => {
+      const query = request.query;
+      response.locals['caller'] = await guard.admit(name, { parts: partsOf(request), query }, request);
+      next();
+    };
+    const file = endpoint.body === FILE ? [express.raw({ type: () => true, limit: PHOTO_BYTES })] : [];
     const answer = documents[name as DocumentName] as (asked: unknown) => Promise<unknown>;
-    router[method](endpoint.path, async (request, response) => {
+    router[method](endpoint.path, first, ...file, async (request, response) => {
+      const caller = response.locals['caller'] as Caller | null;
       const asked = {
+        caller,
         parts: request.params,
         query: read(endpoint.query, request.query),
         body: bodyOf(endpoint.body, request),
       };
-      if (endpoint.method === 'POST' && endpoint.body !== FILE) await mayWrite(name, asked.body);
+      if (endpoint.method === 'POST' && endpoint.body !== FILE) await mayWrite(name, asked.body, caller);
       response.status(endpoint.status).json(await answer(asked));
     });
   }
