@@ -1,4 +1,5 @@
 /** Who a paper names: contractor, owner, site, machine, and the persons with their certificates on its day. */
+import { type Entry, writtenByOf } from '../core/logbook/entry';
 import type { Company, Owner, Person } from '../core/logbook/tables';
 import type { SaturationTable } from '../core/refrigerant/saturation';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../words/codes';
@@ -61,6 +62,13 @@ export function certificateWords(person: Person | undefined): string {
 const UNKNOWN_PERSON = 'somebody who is not on the list of people';
 export const personName = (people: readonly Person[], id: string): string =>
   people.find((each) => each.id === id)?.name ?? (/[0-9a-f]{8}-/.test(id) ? UNKNOWN_PERSON : id);
+
+/** Who did it, and who wrote it down where that was somebody else. */
+export const writerName = (people: readonly Person[], entry: Entry): string => {
+  const writer = writtenByOf(entry);
+  const name = personName(people, entry.by);
+  return writer === null ? name : `${name} (written by ${personName(people, writer)})`;
+};
 
 export const personFacts = (people: readonly Person[], ids: Iterable<string>): Fact[] =>
   [...new Set(ids)].map((id): Fact => [

@@ -3,7 +3,7 @@ import type { Entry } from '../core/logbook/entry';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle } from '../record/sentence';
 import { instantAtSite } from '../words/dates';
-import { type PaperContext, personName } from './beside';
+import { type PaperContext, writerName } from './beside';
 import { said } from './lines';
 import { type Block, type Line, linesOf } from './paper';
 
@@ -40,7 +40,7 @@ export function correctionLine(
         : { label: 'Corrected:', words: `${told(entry)}; before: ${told(target)}` };
   const when = entry.recordedAt ? `, ${instantAtSite(entry.recordedAt, view.machine.site.timezone)}` : '';
   const why = entry.correctionReason ? ` (${entry.correctionReason})` : '';
-  return { ...head, words: `${head.words}${why}, by ${personName(beside.people, entry.by)}${when}` };
+  return { ...head, words: `${head.words}${why}, by ${writerName(beside.people, entry)}${when}` };
 }
 
 export function correctionsBlock(

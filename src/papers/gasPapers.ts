@@ -8,7 +8,7 @@ import { FULL_CHARGE_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 import { lossShareWords, lossUnknownWords, lossWords } from '../words/yearLoss';
 import { massWords } from '../words/weights';
-import { type PaperContext, machineFacts, partyFacts, personFacts, personName } from './beside';
+import { type PaperContext, machineFacts, partyFacts, personFacts, writerName } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { besidesInCell, datedLine } from './lines';
 import { additionsTable } from './machineRecord';
@@ -72,7 +72,7 @@ export function fullCharge(view: FoldedMachine, beside: PaperContext): Paper {
                 ? asWritten(entry.mass, system)
                 : massText(grams(counts), system),
             FULL_CHARGE_WORDS[entry.method],
-            personName(beside.people, entry.by),
+            writerName(beside.people, entry),
             besidesInCell(entry, 'none recorded'),
             index === fullCharges.length - 1
               ? `since ${dateWords(entry.on)}`
@@ -115,7 +115,7 @@ export function seasonalMoves(view: FoldedMachine, beside: PaperContext): Paper 
               dateWords(entry.on),
               added ? '–' : mass,
               added ? mass : '–',
-              personName(beside.people, entry.by),
+              writerName(beside.people, entry),
               besidesInCell(entry, '–'),
             ];
           }),

@@ -32,7 +32,7 @@ import {
   packVersionWords,
   partyFacts,
   personFacts,
-  personName,
+  writerName,
 } from './beside';
 import { correctionsBlock, correctionsOf } from './corrections';
 import { datedLine, saysMore } from './lines';
@@ -186,7 +186,7 @@ export const testsTable = (
               entry.testGas ? TEST_GAS_WORDS[entry.testGas] : NOT_RECORDED,
               entry.atJoint ? `${String(entry.atJoint.value)} ${entry.atJoint.unit}` : NOT_RECORDED,
               entry.method ?? NOT_RECORDED,
-              personName(beside.people, entry.by),
+              writerName(beside.people, entry),
             ],
           ]
         : [],

@@ -6,7 +6,7 @@ import { dateWords } from '../words/dates';
 import { weakWords } from '../words/leaks';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { entryTitle, sentenceOf } from '../record/sentence';
-import { type PaperContext, personName } from './beside';
+import { type PaperContext, writerName } from './beside';
 import { type Line, NOT_RECORDED } from './paper';
 import { countWords } from '../words/counts';
 
@@ -56,7 +56,7 @@ export function datedLine(entry: Entry, view: Of, beside: Pick<PaperContext, 'pe
   const { label, words } = entryLine(entry, view);
   return {
     label: dateWords(entry.on),
-    words: `${label === undefined ? '' : `${label} `}${words}; ${personName(beside.people, entry.by)}`,
+    words: `${label === undefined ? '' : `${label} `}${words}; ${writerName(beside.people, entry)}`,
   };
 }
 
@@ -65,7 +65,7 @@ export const ENTRY_HEAD = ['Day', 'What', 'By', 'Note'] as const;
 export const entryRow = ({ entry }: DatedEntry, view: Of, beside: Pick<PaperContext, 'people'>): string[] => [
   dateWords(entry.on),
   [entryTitle(entry), said(entry, view)].filter(Boolean).join(': '),
-  personName(beside.people, entry.by),
+  writerName(beside.people, entry),
   [entry.note, entry.supersedes && `corrected: ${entry.correctionReason ?? NOT_RECORDED}`]
     .filter(Boolean)
     .join('; ') || '–',

@@ -1,5 +1,5 @@
 /** Nothing is written by nobody. */
-export const NO_WRITER = 'Choose who is writing.';
+export const NO_WRITER = 'It is not known yet who is signed in; wait a moment.';
 
 /** Why a save was refused, beside its button. */
 export const refusedWords = (faults: readonly string[]): string => {

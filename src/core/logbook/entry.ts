@@ -157,3 +157,7 @@ export type EntryOf<Kind extends EntryKind> = Extract<Entry, { kind: Kind }>;
 export const ENTRY_KINDS = entrySchema.options.map(
   (option) => option.shape.kind.value,
 ) as readonly EntryKind[];
+
+/** Id of who wrote an entry for the one who did it (`by`); null: they wrote it themselves. */
+export const writtenByOf = (entry: Entry): string | null =>
+  (entry as { 'x-writtenBy'?: string })['x-writtenBy'] ?? null;

@@ -19,7 +19,7 @@ import { invalid, notFound } from '../problem';
 import type { Services } from '../services';
 import type { Caller } from '../caller';
 import { type Auth, makeAuth } from './auth';
-import { type Invitation, Invitations } from './invitations';
+import { Invitations, invitationRow } from './invitations';
 import { type AccountTables, openAccountTables } from './openAccounts';
 import * as t from './schema';
 
@@ -101,7 +101,10 @@ export class Accounts {
         .map((each) => ({ device: each.userAgent ?? '', lastUsed: each.updatedAt.toISOString() })),
     }));
     const known = new Set(users.map(({ personId }) => personId));
-    return { accounts, invitations: (await this.invitations.list()).map((each) => rowOf(each, known)) };
+    return {
+      accounts,
+      invitations: (await this.invitations.list()).map((each) => invitationRow(each, known)),
+    };
   }
 
   async invite({ personId, role, ownerId = null }: z.infer<typeof newInvitation>) {
@@ -116,7 +119,7 @@ export class Accounts {
       role: (own?.role as Role | undefined) ?? role,
       ownerId,
     });
-    return { ...rowOf(made, new Set(own ? [personId] : [])), token: made.token };
+    return { ...invitationRow(made, new Set(own ? [personId] : [])), token: made.token };
   }
 
   async withdraw(id: string): Promise<void> {
@@ -255,19 +258,6 @@ export class Accounts {
     return managers.every((each) => each.id === id);
   }
 }
-
-const rowOf = (
-  { id, personId, role, ownerId, madeAt, expiresAt }: Invitation,
-  known: ReadonlySet<string>,
-) => ({
-  id,
-  personId,
-  role: role as Role,
-  ownerId,
-  renews: personId !== null && known.has(personId),
-  madeAt: madeAt.toISOString(),
-  expiresAt: expiresAt.toISOString(),
-});
 
 /** `url`: of the logbook that these accounts open. */
 export async function openAccounts(

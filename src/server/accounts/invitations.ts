@@ -68,3 +68,17 @@ export class Invitations {
   private good = () => gt(invitation.expiresAt, new Date(this.nowMs()));
   private goodFor = (token: string) => and(eq(invitation.tokenHash, hashOf(token)), this.good());
 }
+
+/** As it is listed; `known`: people who have an account, for whom it is a new password. */
+export const invitationRow = (
+  { id, personId, role, ownerId, madeAt, expiresAt }: Invitation,
+  known: ReadonlySet<string>,
+) => ({
+  id,
+  personId,
+  role: role as Role,
+  ownerId,
+  renews: personId !== null && known.has(personId),
+  madeAt: madeAt.toISOString(),
+  expiresAt: expiresAt.toISOString(),
+});

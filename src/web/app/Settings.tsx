@@ -1,31 +1,19 @@
-/** Who is writing on this device, how it looks, and what stands beside the places. */
+/** Who is signed in on this device, how it looks, and what stands beside the places. */
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Choices } from '../parts/Choices';
 import { Dialog } from '../parts/Dialog';
-import { AddPerson } from '../forms/AddPerson';
 import { LOOKS, LOOK_WORDS, type Look, applyLook, storedLook } from './look';
-import { useWriter } from '../data/device/writer';
+import { mayOpen } from './places';
+import { OwnAccount } from './OwnAccount';
+import { useMay } from '../data/api/session';
 
 export function Settings({ onClose }: { onClose: () => void }) {
-  const { here, person, choose } = useWriter();
+  const may = useMay();
   const [look, setLook] = useState<Look>(storedLook);
   return (
-    <Dialog title="Who is writing" onClose={onClose}>
-      <p className="mb-3 text-soft">
-        Every entry carries this name. Accounts with passwords come later; until then the app answers on this
-        machine only.
-      </p>
-      <Choices
-        label="Who is writing"
-        value={person?.id ?? ''}
-        onChange={choose}
-        choices={here.map((each) => ({
-          value: each.id,
-          words: each.role ? `${each.name}, ${each.role}` : each.name,
-        }))}
-      />
-      <AddPerson />
+    <Dialog title="Your account" onClose={onClose}>
+      <OwnAccount onClose={onClose} />
       <h2 className="mb-2 mt-6">Look</h2>
       <Choices
         label="Look"
@@ -44,17 +32,19 @@ export function Settings({ onClose }: { onClose: () => void }) {
           { to: '/papers', words: 'Papers: documents, spreadsheets in and out, calendars, labels' },
           { to: '/rules', words: 'Rules: rule sets, methods, own figures' },
           { to: '/changes', words: 'Who changed what' },
-        ].map(({ to, words }) => (
-          <li key={to} className="rule-b">
-            <Link
-              to={to}
-              className="flex min-h-12 items-center font-semibold text-green underline underline-offset-4"
-              onClick={onClose}
-            >
-              {words}
-            </Link>
-          </li>
-        ))}
+        ]
+          .filter(({ to }) => mayOpen(to, may))
+          .map(({ to, words }) => (
+            <li key={to} className="rule-b">
+              <Link
+                to={to}
+                className="flex min-h-12 items-center font-semibold text-green underline underline-offset-4"
+                onClick={onClose}
+              >
+                {words}
+              </Link>
+            </li>
+          ))}
       </ul>
     </Dialog>
   );

@@ -6,11 +6,12 @@ import clsx from 'clsx';
 import { useWriteDialog } from '../data/addresses/writeDialog';
 import { useLogDialog } from '../data/addresses/logDialog';
 import { useFetchedAhead } from './ahead';
-import { RAIL } from './places';
+import { RAIL, mayOpen } from './places';
 import { MessageLine } from './MessageLine';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
 import { useShortcuts } from './shortcuts';
+import { useMay } from '../data/api/session';
 import { useWriter } from '../data/device/writer';
 import { WaitingStrip } from '../forms/WaitingDeeds';
 
@@ -26,6 +27,7 @@ const item =
 
 export function Shell() {
   const { person } = useWriter();
+  const may = useMay();
   const { pathname } = useLocation();
   const [settings, setSettings] = useState(false);
   const log = useLogDialog();
@@ -39,7 +41,7 @@ export function Shell() {
         className="no-print fixed inset-x-0 bottom-0 z-30 flex gap-1 bg-rail p-1 text-rail-ink lg:inset-y-0 lg:right-auto lg:w-[5.6rem] lg:flex-col lg:p-1.5"
       >
         <img src="/mark.svg" alt="Green Abacus" className="mx-auto my-2 hidden size-12 lg:block" />
-        {PLACES.map(({ to, words, Icon, beside }, index) => (
+        {PLACES.filter(({ to }) => mayOpen(to, may)).map(({ to, words, Icon, beside }, index) => (
           <NavLink
             key={to}
             to={to}
@@ -60,12 +62,10 @@ export function Shell() {
           type="button"
           className={clsx(item, 'lg:mt-auto')}
           onClick={() => setSettings(true)}
-          aria-label="Who is writing, and how it looks"
+          aria-label="Your account, and how it looks"
         >
           <PenLine aria-hidden="true" size={22} />
-          <span className="max-w-full truncate">
-            {person ? (person.name.split(' ')[0] ?? person.name) : 'Who?'}
-          </span>
+          <span className="max-w-full truncate">{person?.name.split(' ')[0] ?? '…'}</span>
         </button>
       </nav>
       <WaitingStrip />
@@ -80,8 +80,8 @@ export function Shell() {
           <Outlet />
         </Suspense>
         <Suspense>
-          {log.open && <LogGas />}
-          {write.request && <WriteDialog />}
+          {log.open && may('append') && <LogGas />}
+          {write.request && may('append') && <WriteDialog />}
         </Suspense>
       </Mishap>
       <MessageLine />

@@ -14,6 +14,7 @@ import {
   Scale,
   Snowflake,
 } from 'lucide-react';
+import type { EndpointName } from '../../contract/endpoints';
 import { DuePage } from '../due/DuePage';
 
 interface RailPlace {
@@ -94,6 +95,18 @@ export const SCREENS: readonly Screen[] = [
   }),
   screen('changes', () => import('../company/ChangesPage')),
 ];
+
+/** Places that are made of what is not open to everybody, by the endpoint that they read. */
+const READS: Readonly<Partial<Record<string, EndpointName>>> = {
+  '/gas': 'cylinders',
+  '/papers': 'labels',
+  '/company': 'instruments',
+  '/changes': 'changes',
+};
+export const mayOpen = (to: string, may: (name: EndpointName) => boolean): boolean => {
+  const reads = READS[to];
+  return reads === undefined || may(reads);
+};
 
 /** Those of the rail, in its order. */
 export const RAIL: readonly RailPlace[] = SCREENS.flatMap(({ path, rail }) =>

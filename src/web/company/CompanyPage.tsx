@@ -5,6 +5,8 @@ import { COMPANY_ID, type RowTable } from '../../contract/rows';
 import { useCompany, useVerify } from '../data/api/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
+import { Accounts } from './Accounts';
+import { useMay } from '../data/api/session';
 import { HistoryDialog } from '../forms/rows/RowHistory';
 import { RowDialog } from '../forms/rows/RowDialog';
 import { type OpenDialog, type Open, Line, People, Owners, Instruments } from './Tables';
@@ -12,6 +14,7 @@ import { countWords } from '../../words/counts';
 
 export default function CompanyPage() {
   const [opened, setOpened] = useState<OpenDialog | null>(null);
+  const may = useMay();
   const close = () => setOpened(null);
   return (
     <Page
@@ -23,6 +26,7 @@ export default function CompanyPage() {
         <div>
           <Own open={setOpened} />
           <People open={setOpened} />
+          {may('accounts') && <Accounts />}
         </div>
         <div>
           <Owners open={setOpened} />

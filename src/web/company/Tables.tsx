@@ -1,4 +1,5 @@
 /** The company's people, owners and instruments, each with the way to put it right. */
+import { ForWriters } from '../data/api/ForWriters';
 import { type ReactNode } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { HERE } from '../data/device/here';
@@ -43,14 +44,16 @@ export function Line({
         {children}
       </div>
       <div className="no-print flex">
-        <Button
-          weight="quiet"
-          className="px-2"
-          aria-label={`Change ${title}`}
-          onClick={() => open({ table, id, title, how: 'change' })}
-        >
-          Change
-        </Button>
+        <ForWriters>
+          <Button
+            weight="quiet"
+            className="px-2"
+            aria-label={`Change ${title}`}
+            onClick={() => open({ table, id, title, how: 'change' })}
+          >
+            Change
+          </Button>
+        </ForWriters>
         <Button
           weight="quiet"
           className="px-2"
@@ -96,9 +99,11 @@ export function People({ open }: { open: Open }) {
           </Line>
         ))}
       </ul>
-      <Button className="mt-3" onClick={() => open(adding('people'))}>
-        Add a person
-      </Button>
+      <ForWriters>
+        <Button className="mt-3" onClick={() => open(adding('people'))}>
+          Add a person
+        </Button>
+      </ForWriters>
     </Section>
   );
 }
@@ -124,9 +129,11 @@ export function Owners({ open }: { open: Open }) {
                 </Line>
               ))}
             </ul>
-            <Button className="mt-3" onClick={() => open(adding('owners'))}>
-              Add an owner
-            </Button>
+            <ForWriters>
+              <Button className="mt-3" onClick={() => open(adding('owners'))}>
+                Add an owner
+              </Button>
+            </ForWriters>
           </>
         )}
       </Loaded>
@@ -164,9 +171,11 @@ export function Instruments({ open }: { open: Open }) {
                 );
               })}
             </ul>
-            <Button className="mt-3" onClick={() => open(adding('instruments'))}>
-              Add an instrument
-            </Button>
+            <ForWriters>
+              <Button className="mt-3" onClick={() => open(adding('instruments'))}>
+                Add an instrument
+              </Button>
+            </ForWriters>
           </>
         )}
       </Loaded>

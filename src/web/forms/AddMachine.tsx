@@ -108,7 +108,7 @@ function MachineDialog({ onClose, initialSite }: { onClose: () => void; initialS
         <Fold title="More" about={namesOf(applying(MORE, values))}>
           <Fields {...asFields} fields={MORE} />
         </Fold>
-        <WriterField error={shown['by']} />
+        <WriterField />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>

@@ -49,6 +49,6 @@ export const EntryFrame = ({
     <DayField form={form} today={today} />
     {corrects && <CorrectionReason form={form} />}
     <NoteField form={form} />
-    <WriterField error={form.shown['by']} />
+    <WriterField />
   </>
 );

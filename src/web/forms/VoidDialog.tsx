@@ -12,7 +12,6 @@ import { Dialog } from '../parts/Dialog';
 import { dateWords } from '../../words/dates';
 import { entryTitle, sentenceOf } from '../../record/sentence';
 import type { MachineView } from '../data/api/machineView';
-import { NO_WRITER } from '../../words/refused';
 
 export function VoidDialog({
   entry,
@@ -73,7 +72,7 @@ export function VoidDialog({
           onChange={(event) => setReason(event.target.value)}
           error={tried && reason.trim() === '' ? 'Say why it is voided.' : null}
         />
-        <WriterField error={tried && !person ? NO_WRITER : undefined} />
+        <WriterField />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>

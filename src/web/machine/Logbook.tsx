@@ -2,7 +2,7 @@
 import { Caution } from '../parts/Caution';
 import { useState } from 'react';
 import type { DocumentKind } from '../../contract/papers';
-import type { Entry, EntryKind } from '../../core/logbook/entry';
+import { type Entry, type EntryKind, writtenByOf } from '../../core/logbook/entry';
 import { byOrder, supersededIds } from '../../core/logbook/order';
 import { dayOf } from '../../core/quantity/day';
 import { looseEntries } from '../../core/rules/loose';
@@ -98,6 +98,7 @@ function LogbookEntry({
   const name = (id: string) => people.find((person) => person.id === id)?.name ?? id;
   const paper = PAPER_OF[entry.kind];
   const replaced = superseded ? machine.entries.find((each) => each.supersedes === entry.id) : undefined;
+  const writtenBy = writtenByOf(entry);
   return (
     <li className="rule-b grid gap-x-4 gap-y-1 py-2 sm:grid-cols-[8rem_minmax(0,1fr)_auto]">
       <div className="text-soft">{dateWords(entry.on)}</div>
@@ -108,6 +109,7 @@ function LogbookEntry({
         {entry.note && <p className="text-soft">“{entry.note}”</p>}
         <p className="text-[0.93rem] text-soft">
           {name(entry.by)}
+          {writtenBy !== null && ` (written by ${name(writtenBy)})`}
           {entry.supersedes && ` · corrects an earlier entry: ${entry.correctionReason ?? ''}`}
         </p>
         {replaced && (

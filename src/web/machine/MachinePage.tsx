@@ -1,4 +1,5 @@
 /** A machine's page: its logbook. What it may take today, what is due, what happened, and every version of it. */
+import { ForWriters } from '../data/api/ForWriters';
 import { Suspense, lazy, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { summaryOf } from '../../core/rules/summary';
@@ -86,18 +87,24 @@ function Shown({ view }: { view: MachineView }) {
       actions={
         <>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/before`}>Before driving</ButtonLink>
-          <ButtonLink to={`/visits?begin&machine=${encodeURIComponent(appliance.id)}`}>
-            Begin a visit
-          </ButtonLink>
+          <ForWriters>
+            <ButtonLink to={`/visits?begin&machine=${encodeURIComponent(appliance.id)}`}>
+              Begin a visit
+            </ButtonLink>
+          </ForWriters>
           <ButtonLink to={`/machines/${encodeURIComponent(appliance.id)}/record`}>Record</ButtonLink>
-          <Button onClick={() => setChanging(true)}>Put right</Button>
-          <WriteMenu machineId={appliance.id} />
+          <ForWriters>
+            <Button onClick={() => setChanging(true)}>Put right</Button>
+            <WriteMenu machineId={appliance.id} />
+          </ForWriters>
         </>
       }
       main={
-        <Button weight="main" onClick={() => sheet.openFor({ machine: appliance.id })}>
-          Log gas
-        </Button>
+        <ForWriters>
+          <Button weight="main" onClick={() => sheet.openFor({ machine: appliance.id })}>
+            Log gas
+          </Button>
+        </ForWriters>
       }
     >
       <Figures view={view} />

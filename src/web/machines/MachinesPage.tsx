@@ -1,4 +1,5 @@
 /** Sites and machines: search, filters and order by the server, page by page; the rod in each row. */
+import { ForWriters } from '../data/api/ForWriters';
 import { useDeferredValue, useEffect, useRef, useState } from 'react';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { useSearchParams } from 'react-router';
@@ -35,11 +36,17 @@ export default function MachinesPage() {
   return (
     <Page
       title="Machines"
-      actions={<Button onClick={() => setAdding('site')}>Add a site</Button>}
+      actions={
+        <ForWriters>
+          <Button onClick={() => setAdding('site')}>Add a site</Button>
+        </ForWriters>
+      }
       main={
-        <Button weight="main" onClick={() => setAdding('machine')}>
-          Add a machine
-        </Button>
+        <ForWriters>
+          <Button weight="main" onClick={() => setAdding('machine')}>
+            Add a machine
+          </Button>
+        </ForWriters>
       }
     >
       <div className="mb-3 grid grid-cols-3 gap-2 lg:grid-cols-[minmax(0,1fr)_13rem_10rem_9rem]">

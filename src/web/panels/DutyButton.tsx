@@ -2,6 +2,7 @@
 import type { Obligation } from '../../core/rules/obligation';
 import { answerOf } from '../../record/answers';
 import { useWriteDialog } from '../data/addresses/writeDialog';
+import { useMay } from '../data/api/session';
 import { Button, ButtonLink } from '../parts/Button';
 
 export function DutyButton({
@@ -14,8 +15,10 @@ export function DutyButton({
   overdue: boolean;
 }) {
   const write = useWriteDialog();
+  const may = useMay();
   const { kind, given = {}, step, words } = answerOf(duty);
   const weight = overdue ? 'main' : 'plain';
+  if (!may('append')) return null;
   return step ? (
     <ButtonLink
       className="flex-1"

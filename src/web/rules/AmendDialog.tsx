@@ -90,7 +90,7 @@ export function AmendDialog({
         <TextField label={labels[0].label} autoFocus inputMode="decimal" {...field('value')} />
         <TextField label={labels[1].label} type="date" {...field('from')} />
         <TextArea label={labels[2].label} {...field('reason')} />
-        <WriterField error={shown['by']} />
+        <WriterField />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>

@@ -1,4 +1,5 @@
 /** Visits: those that go on, each where it was left, and those that were handed over. */
+import { ForWriters } from '../data/api/ForWriters';
 import { useDeferredValue, useState } from 'react';
 import type { UseQueryResult } from '@tanstack/react-query';
 import { ArrowRight } from 'lucide-react';
@@ -50,9 +51,11 @@ export default function VisitsPage() {
       title="Visits"
       subtitle="From driving there to handing over; left and come back to, on any device."
       main={
-        <Button weight="main" onClick={begin}>
-          Begin a visit
-        </Button>
+        <ForWriters>
+          <Button weight="main" onClick={begin}>
+            Begin a visit
+          </Button>
+        </ForWriters>
       }
     >
       <SearchInput

@@ -10,13 +10,10 @@ import type { Accounts } from '../../accounts/accounts';
 import { signedBy } from '../../writing/writers';
 import { invalid, notFound } from '../../problem';
 import type { Services } from '../../services';
+import { accountHandlers } from './accountHandlers';
+import { importHandlers } from './importHandlers';
 import { changesPage } from './changes';
 import type { Handlers } from './route';
-
-const done = async (work: Promise<void>): Promise<{ done: true }> => {
-  await work;
-  return { done: true };
-};
 
 const read = <Value>(text: string): Value => JSON.parse(text) as Value;
 
@@ -37,15 +34,7 @@ export function handlers(services: Services, accounts: Accounts): Handlers {
   } = services;
 
   return {
-    session: ({ caller }) => accounts.session(caller),
-    accounts: () => accounts.list(),
-    invitation: ({ query }) => accounts.invitation(query.token),
-    invite: ({ body }) => accounts.invite(body),
-    withdrawInvitation: ({ parts }) => done(accounts.withdraw(parts.id)),
-    beginAccount: ({ body }) => accounts.begin(body),
-    changeRole: ({ parts, body }) => done(accounts.changeRole(parts.id, body.role, body.ownerId ?? null)),
-    endSessions: ({ parts }) => done(accounts.endSessions(parts.id)),
-    closeAccount: ({ parts }) => done(accounts.close(parts.id)),
+    ...accountHandlers(accounts),
     clock: () => Promise.resolve({ fixedToday: clock.fixedToday, nowMs: clock.nowMs() }),
     company: () => store.company(),
     people: () => store.people(),
@@ -107,14 +96,7 @@ export function handlers(services: Services, accounts: Accounts): Handlers {
     feeds: () => calendars.list(),
     makeFeed: ({ body, caller }) => calendars.make({ ...body, by: caller.personId }),
     withdrawFeed: ({ parts }) => calendars.withdraw(parts.id),
-    imports: ({ query }) => importing.list(query),
-    importState: ({ parts }) => Promise.resolve(importing.stateOf(parts.id)),
-    sendImportFile: ({ body, query }) => importing.keep(body, query.name),
-    beginImport: ({ body }) => importing.begin(body),
-    stopImport: ({ parts }) => importing.stop(parts.id),
-    writeImport: ({ parts, body, caller }) => importing.write(parts.id, { ...body, by: caller.personId }),
-    undoPreview: ({ parts }) => importing.whatUndoTakes(parts.id),
-    undoImport: ({ parts, caller }) => importing.undo(parts.id, caller.personId),
+    ...importHandlers(importing),
     append: ({ body, caller }) => appending.append(signedBy(body, caller)),
     addMachine: ({ body, caller }) =>
       appending.addMachine({

@@ -90,7 +90,6 @@ function KeepAtHome({ keepable, home }: { keepable: Keepable; home: CalculatorHo
         </p>
       )}
       <ApiError error={home.problem} />
-      {!person && <WriterField />}
       <Button weight="main" onClick={() => void keep()}>
         {home.keepWords}
       </Button>
@@ -148,9 +147,7 @@ function KeepForm({
   const { error, writing, save: write } = useWrite();
   const [on, setOn] = useState(() => dayText(today));
   const [note, setNote] = useState('');
-  const [tried, setTried] = useState(false);
   const save = () => {
-    setTried(true);
     if (!person) return;
     const entry = {
       id: uuidv7(),
@@ -189,7 +186,7 @@ function KeepForm({
         onChange={(event) => setOn(event.target.value)}
       />
       <TextArea label="Note" optional value={note} onChange={(event) => setNote(event.target.value)} />
-      <WriterField error={tried && !person ? 'Choose your name' : undefined} />
+      <WriterField />
     </Dialog>
   );
 }

@@ -47,7 +47,7 @@ async function undo(send: Send, undone: readonly Entry[]): Promise<void> {
   }
 }
 
-const NOBODY = new Error('Choose who is writing, under “Who?”.');
+const NOBODY = new Error('It is not known yet who is signed in. Try again in a moment.');
 
 const CONFLICT = 409;
 const TAKEN = new Error(

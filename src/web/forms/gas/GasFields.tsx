@@ -73,7 +73,7 @@ export function GasFields({
       ) : (
         beside
       )}
-      {(!inVisit || form.errors['by'] !== undefined) && <WriterField error={form.shown['by']} />}
+      {(!inVisit || form.errors['by'] !== undefined) && <WriterField />}
       <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
     </form>
   );

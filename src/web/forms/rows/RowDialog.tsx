@@ -16,7 +16,6 @@ import { useRowNames } from './useRowNames';
 import { ROW_FORMS } from '../../../record/rows/rowForms';
 import { ROW_PLACE } from '../../../record/rows/rowValues';
 import { withArticle } from '../../../words/counts';
-import { NO_WRITER } from '../../../words/refused';
 
 export function RowDialog(props: RowDialogProps) {
   return props.fresh ? (
@@ -42,7 +41,7 @@ function Stored(props: RowDialogProps) {
 function RowFormDialog(props: RowFormProps) {
   const { revisions, isNew, onClose } = props;
   const { form, values, draft, set, saving, save, refusal, errors, answer, ...state } = useRowForm(props);
-  const { needsWhy, noWhy, asksWriter, noWriter, faulty, nothing, meanwhile, after } = state;
+  const { needsWhy, noWhy, asksWriter, faulty, nothing, meanwhile, after } = state;
   const { tried } = refusal;
   const asked = applying(form.fields, values);
   const first = isNew ? form.first : undefined;
@@ -97,7 +96,7 @@ function RowFormDialog(props: RowFormProps) {
             error={tried && noWhy ? 'Say why.' : null}
           />
         )}
-        {asksWriter && <WriterField error={tried && noWriter ? NO_WRITER : undefined} />}
+        {asksWriter && <WriterField />}
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>
     </Dialog>

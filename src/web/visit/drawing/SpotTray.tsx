@@ -7,8 +7,6 @@ import { notesOf } from '../../../core/visit/visitRecord';
 import { FALSE_WORDS, MARK_WORDS, partWords } from '../../../words/circuit';
 import { GRADE_WORDS, methodWords } from '../../../words/leaks';
 import { list } from '../../../words/list';
-import { useWriter } from '../../data/device/writer';
-import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
@@ -22,7 +20,6 @@ import { LOOKED_WITH, asksFor, gradesOf } from './spotDraft';
 
 export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void }) {
   const { record } = useVisit();
-  const { person } = useWriter();
   const marks = notesOf(record.entries, 'spot').filter(({ note }) => note.part === part.id);
   const form = useSpot(part, onClose);
   return (
@@ -51,7 +48,6 @@ export function SpotTray({ part, onClose }: { part: MapPart; onClose: () => void
           part is proven on the bench.
         </Caution>
       )}
-      {!person && <WriterField />}
       {form.mark === null ? <Marks form={form} /> : <WhatShowedIt form={form} part={part} mark={form.mark} />}
       <ApiError error={form.deed.error} />
     </Tray>

@@ -4,8 +4,6 @@ import { partType } from '../../../core/visit/circuit/parts';
 import { placesIn, sectionOf } from '../../../core/visit/circuit/sections';
 import { shutParts, shutValves } from '../../../core/visit/visitRecord';
 import { partWords } from '../../../words/circuit';
-import { useWriter } from '../../data/device/writer';
-import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Tray } from '../../parts/Tray';
@@ -21,7 +19,6 @@ interface Props {
 
 export function ValveTray({ part, onClose, onGauge }: Props) {
   const { map, view, newEntry } = useVisit();
-  const { person } = useWriter();
   const deed = useVisitWrite(`valve ${part.id}`);
   const { entries } = view.standing.history;
   const shut = shutParts(entries, map);
@@ -48,7 +45,6 @@ export function ValveTray({ part, onClose, onGauge }: Props) {
           {section.length} parts stand together here: {placesIn(section).join(', ')}.
         </p>
       )}
-      {!person && <WriterField />}
       <ApiError error={deed.error} />
       <div className="mb-2 grid grid-cols-2 gap-2">
         {valve && (

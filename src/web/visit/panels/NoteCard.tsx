@@ -90,7 +90,7 @@ export function NoteCard(props: Props) {
         </Fold>
       )}
       {below?.(values, form.entry)}
-      {(!person || !first) && <WriterField error={form.shown['by']} />}
+      {(!person || !first) && <WriterField />}
       <ApiError error={form.saving.error} />
       <SaveHere atThumb={atThumb}>
         {refused}

@@ -6,8 +6,6 @@ import { FALL_UNITS, afterFall } from '../../../record/fall';
 import { EMPTY_DRAFT, readMeasured } from '../../../record/statedDraft';
 import { measureRefusalWords } from '../../../words/calculators';
 import { turnsOf } from '../../../words/measures';
-import { useWriter } from '../../data/device/writer';
-import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { Keypad } from '../../parts/Keypad';
@@ -18,7 +16,6 @@ import type { PressureTestOfVisit } from './usePressureTest';
 
 export function PressureTestTray({ hold, onClose }: { hold: PressureTestOfVisit; onClose: () => void }) {
   const { atmosphere, units } = useVisit();
-  const { person } = useWriter();
   const [stage, setStage] = useState<'pressure' | 'temperature'>('pressure');
   const [tried, setTried] = useState(false);
   // What it fell since the last reading, in place of what the gauge shows.
@@ -55,7 +52,6 @@ export function PressureTestTray({ hold, onClose }: { hold: PressureTestOfVisit;
       : null;
   return (
     <Tray title={section === '' ? 'Pressure' : `Pressure: ${section}`} onClose={onClose} focusInside={false}>
-      {!person && <WriterField />}
       <ApiError error={deed.error} />
       {stage === 'pressure' ? (
         <Keypad

@@ -22,8 +22,6 @@ import { partWords } from '../../../words/circuit';
 import { usualUnit } from '../../../record/place';
 import { EMPTY_DRAFT, readQuantity } from '../../../record/statedDraft';
 import { useKeepUnit } from '../../data/device/keptUnits';
-import { useWriter } from '../../data/device/writer';
-import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { InstrumentPick } from '../../forms/InstrumentPick';
 import { Button } from '../../parts/Button';
@@ -47,7 +45,6 @@ interface Props {
 export function ReadingTray({ place, part, onPlace }: Props) {
   const { record, step, map, newEntry } = useVisit();
   const { now } = useReadings();
-  const { person } = useWriter();
   const deed = useVisitWrite(`reading ${place} ${part?.id ?? ''}`);
   const own = part !== null && part.id !== partOfPlace(map, place)?.id ? part : null;
   const phase = phaseAt(record.entries, step);
@@ -75,7 +72,6 @@ export function ReadingTray({ place, part, onPlace }: Props) {
         {PHASE_WORDS[phase]}
         {own && ` · ${partWords(own)}`}
       </p>
-      {!person && <WriterField />}
       <ApiError error={deed.error} />
       {isNumberName(place) ? (
         <NumberKeys

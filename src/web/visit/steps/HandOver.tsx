@@ -12,7 +12,6 @@ import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { Refused } from '../../forms/Refused';
 import { useRefusal } from '../../forms/useRefusal';
-import { useWriter } from '../../data/device/writer';
 import { Button, ButtonLink } from '../../parts/Button';
 import { TextField } from '../../parts/Field';
 import { Section } from '../../parts/Page';
@@ -144,7 +143,6 @@ function Sign() {
   } = useKeptDraft(`${visitId} ${view.machine.appliance.id} sign`, () => UNSIGNED);
   const { name, role, path, why } = typed;
   const refusal = useRefusal();
-  const { person } = useWriter();
   const { tried } = refusal;
   const noSign = path === '' && why.trim() === '';
   // A person signs, or a reason stands for the signature: then no name is asked.
@@ -198,14 +196,13 @@ function Sign() {
           onChange={(event) => set({ ...typed, why: event.target.value })}
           error={tried && noSign ? 'Let them sign above, or say why nobody could.' : null}
         />
-        <WriterField error={tried && !person ? 'Choose your name.' : undefined} />
+        <WriterField />
       </div>
       <ApiError error={deed.error} />
       <SaveHere atThumb>
         {tried && (
           <Refused
             labels={[
-              ...(person ? [] : ['Who is writing']),
               ...(noName ? ['Name of who takes it over'] : []),
               ...(noSign ? ['Signature, or why nobody could sign'] : []),
             ]}

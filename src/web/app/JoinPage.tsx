@@ -1,0 +1,97 @@
+/** Coming in by a link: the first manager, somebody who was invited, or a new password. */
+import { useState } from 'react';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useNavigate, useSearchParams } from 'react-router';
+import { PASSWORD_CHARACTERS } from '../../contract/accounts';
+import { ROLE_WORDS } from '../../words/roles';
+import { ask, tell } from '../data/api/api';
+import { useSignIn } from '../data/api/session';
+import { ApiError } from '../forms/ApiError';
+import { Button } from '../parts/Button';
+import { TextField } from '../parts/Field';
+import { Loaded } from '../parts/Page';
+import { Door } from './Door';
+
+export function JoinPage() {
+  const [search] = useSearchParams();
+  const token = search.get('token') ?? '';
+  const offer = useQuery({
+    queryKey: ['invitation', token],
+    queryFn: ({ signal }) => ask('invitation', { query: { token } }, signal),
+    retry: false,
+  });
+  return (
+    <Door title={offer.data?.renews ? 'A new password' : 'Welcome'}>
+      <Loaded query={offer}>{(known) => <Joining token={token} offer={known} />}</Loaded>
+    </Door>
+  );
+}
+
+type Offer = Awaited<ReturnType<typeof ask<'invitation'>>>;
+
+function Joining({ token, offer }: { token: string; offer: Offer }) {
+  const navigate = useNavigate();
+  const signIn = useSignIn();
+  const [name, setName] = useState('');
+  const [email, setEmail] = useState(offer.email ?? '');
+  const [password, setPassword] = useState('');
+  const begin = useMutation({
+    mutationFn: async () => {
+      const given = {
+        token,
+        email: email.trim(),
+        password,
+        ...(offer.name === null && { name: name.trim() }),
+      };
+      const begun = await tell('beginAccount', given);
+      await signIn.mutateAsync({ email: begun.email, password });
+    },
+    onSuccess: () => navigate('/due', { replace: true }),
+  });
+  const short = password !== '' && password.length < PASSWORD_CHARACTERS;
+  const lacking = email.trim() === '' || password === '' || (offer.name === null && name.trim() === '');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin.mutate();
+      }}
+    >
+      <p className="mb-3 text-soft">
+        {offer.name === null
+          ? 'You are the first here: a manager, who lets the others in.'
+          : `${offer.name}, ${ROLE_WORDS[offer.role]}.`}
+      </p>
+      {offer.name === null && (
+        <TextField
+          label="Your name"
+          autoComplete="name"
+          value={name}
+          hint="It stands on what you write, and on papers."
+          onChange={(event) => setName(event.target.value)}
+        />
+      )}
+      <TextField
+        label="E-mail"
+        type="email"
+        autoComplete="username"
+        value={email}
+        readOnly={offer.email !== null}
+        onChange={(event) => setEmail(event.target.value)}
+      />
+      <TextField
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        value={password}
+        hint={`At least ${String(PASSWORD_CHARACTERS)} characters; three or four words are easy to remember.`}
+        error={short ? `At least ${String(PASSWORD_CHARACTERS)} characters.` : null}
+        onChange={(event) => setPassword(event.target.value)}
+      />
+      <ApiError error={begin.error} />
+      <Button weight="main" type="submit" className="w-full" disabled={lacking || short || begin.isPending}>
+        {offer.renews ? 'Keep this password' : 'Come in'}
+      </Button>
+    </form>
+  );
+}

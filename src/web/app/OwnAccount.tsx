@@ -1,0 +1,98 @@
+/** One's own account: its name, for whom a manager writes, its password, and the ways out. */
+import { useState } from 'react';
+import { LogOut } from 'lucide-react';
+import { PASSWORD_CHARACTERS } from '../../contract/accounts';
+import { ROLE_WORDS } from '../../words/roles';
+import { useChangePassword, useSignOut, useSignedIn } from '../data/api/session';
+import { say } from '../data/device/messages';
+import { useWriter } from '../data/device/writer';
+import { ApiError } from '../forms/ApiError';
+import { Button } from '../parts/Button';
+import { SelectField, TextField } from '../parts/Field';
+import { Fold } from '../parts/Fold';
+
+export function OwnAccount({ onClose }: { onClose: () => void }) {
+  const signedIn = useSignedIn();
+  const signOut = useSignOut();
+  if (!signedIn) return null;
+  const leave = (where: 'here' | 'everywhere') => signOut.mutate(where, { onSuccess: onClose });
+  return (
+    <>
+      <p className="text-lg font-semibold">{signedIn.name}</p>
+      <p className="mb-3 text-soft">
+        {ROLE_WORDS[signedIn.role]}, {signedIn.email}
+      </p>
+      {signedIn.role === 'manager' && <WriteFor self={signedIn.personId} />}
+      <ApiError error={signOut.error} />
+      <div className="mb-2 flex flex-wrap gap-2">
+        <Button onClick={() => leave('here')} disabled={signOut.isPending}>
+          <LogOut aria-hidden="true" size={18} /> Sign out
+        </Button>
+        <Button weight="quiet" onClick={() => leave('everywhere')} disabled={signOut.isPending}>
+          Sign out everywhere
+        </Button>
+      </div>
+      <Fold title="Another password" about="it ends where else you are signed in">
+        <Password />
+      </Fold>
+    </>
+  );
+}
+
+/** What is written carries both names. */
+function WriteFor({ self }: { self: string }) {
+  const { here, person, writeFor } = useWriter();
+  return (
+    <SelectField
+      label="Write for"
+      value={person?.id ?? self}
+      hint="What you write carries that name, and yours as who wrote it. It lasts until this window is closed."
+      onChange={(event) => writeFor(event.target.value === self ? null : event.target.value)}
+      choices={here.map(({ id, name }) => ({ value: id, words: id === self ? `${name} (yourself)` : name }))}
+    />
+  );
+}
+
+function Password() {
+  const change = useChangePassword();
+  const [current, setCurrent] = useState('');
+  const [next, setNext] = useState('');
+  const short = next !== '' && next.length < PASSWORD_CHARACTERS;
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate(
+          { currentPassword: current, newPassword: next },
+          {
+            onSuccess: () => {
+              setCurrent('');
+              setNext('');
+              say('The new password holds from now on.');
+            },
+          },
+        );
+      }}
+    >
+      <TextField
+        label="Password now"
+        type="password"
+        autoComplete="current-password"
+        value={current}
+        onChange={(event) => setCurrent(event.target.value)}
+      />
+      <TextField
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        value={next}
+        error={short ? `At least ${String(PASSWORD_CHARACTERS)} characters.` : null}
+        onChange={(event) => setNext(event.target.value)}
+      />
+      <ApiError error={change.error} />
+      <Button type="submit" disabled={current === '' || next === '' || short || change.isPending}>
+        Change it
+      </Button>
+    </form>
+  );
+}
