@@ -93,6 +93,13 @@ export function zipOf(db: Tables, clock: Clock, asked: ExportScope, folder: stri
     }
     zip.end();
   }
-  zip.addReadStream(Readable.from(text()), LOGBOOK_NAME);
-  return zip.outputStream;
+  const reading = Readable.from(text());
+  const output = zip.outputStream as Readable;
+  // Whoever leaves in the middle ends the reading; its last question then fails, and that must end this file alone.
+  const end = (problem: Error) => output.destroy(problem);
+  reading.on('error', end);
+  zip.on('error', end);
+  output.on('close', () => reading.destroy());
+  zip.addReadStream(reading, LOGBOOK_NAME);
+  return output;
 }
