@@ -182,6 +182,19 @@ describe('tables', () => {
 });
 
 describe('the zip', () => {
+  it('whose reading fails in the middle, as when somebody leaves a download, ends by itself alone', async () => {
+    const closed = new Proxy({} as typeof story.services.database.db, {
+      get: () => {
+        throw new Error('The transaction is closed');
+      },
+    });
+    const read = async () => {
+      for await (const _ of zipOf(closed, story.services.clock, {}, tmpdir())) continue;
+    };
+    // An error that nobody hears would end the process of a real server.
+    await expect(read()).rejects.toThrow('The transaction is closed');
+  });
+
   it('holds the logbook and whatever it names that is there', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'zip-'));
     const file = `${'b'.repeat(64)}.jpg`;

@@ -96,7 +96,9 @@ export function zipOf(db: Tables, clock: Clock, asked: ExportScope, folder: stri
   const reading = Readable.from(text());
   const output = zip.outputStream as Readable;
   // Whoever leaves in the middle ends the reading; its last question then fails, and that must end this file alone.
-  zip.on('error', (problem: Error) => output.destroy(problem));
+  const end = (problem: Error) => output.destroy(problem);
+  reading.on('error', end);
+  zip.on('error', end);
   output.on('close', () => reading.destroy());
   zip.addReadStream(reading, LOGBOOK_NAME);
   return output;
