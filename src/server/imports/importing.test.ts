@@ -65,7 +65,7 @@ async function toldOfAll() {
     search: [await found('cooler'), await found('rack'), await found('pier')],
     sites: (await board.sites({ text: '', limit: 50 } as never)).rows.map(({ name }) => name),
     due: (await board.due({ limit: 50 } as never)).rows.map(({ machineName, due }) => [machineName, due]),
-    dueCounts: await board.dueCounts(null as never),
+    dueCounts: await board.dueCounts({}),
     people: (await store.people()).map(({ name }) => name),
     owners: await store.owners(),
     company: await store.company(),

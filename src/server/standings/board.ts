@@ -92,9 +92,8 @@ export class Board {
 
   async dueCounts({ site }: QueryRead<'dueCounts'>, own: Sites = null): Promise<AnswerOf<'dueCounts'>> {
     const asked = sitesAsked(site, own);
-    const zones = new Map(
-      (await this.store.sitesById(asked ?? [])).map(({ id, timezone }) => [`site ${id}`, timezone]),
-    );
+    const sites = asked === null ? [] : await this.store.sitesById(asked);
+    const zones = new Map(sites.map(({ id, timezone }) => [`site ${id}`, timezone]));
     const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
     const groups: Record<DueGroup, number> = { overdue: 0, week: 0, month: 0, later: 0 };
     const todays = new Map<string, Day>();

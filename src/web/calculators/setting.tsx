@@ -11,8 +11,6 @@ interface BenchSettings {
   system: UnitSystem;
   /** weights, where a machine is weighed in the other system */
   weights?: UnitSystem;
-  /** units that somebody chose in place of the usual ones */
-  units?: FormPlace['units'];
   altitudeM: number;
   /** null: of a machine whose refrigerant nobody knows yet */
   refrigerant: string | null;
@@ -43,12 +41,17 @@ function kept(): BenchSettings {
 
 const Context = createContext<BenchSetting | null>(null);
 
-/** `machine`: the units, altitude and refrigerant of a machine that the tools are used on; nothing of it is kept then. */
+/**
+ * `machine`: the units, altitude and refrigerant of a machine that the tools are used on; nothing of it is kept then.
+ * `units`: what somebody chose in place of the usual ones, as it stands now.
+ */
 export function BenchSettingProvider({
   machine,
+  units = {},
   children,
 }: {
   machine?: BenchSettings;
+  units?: FormPlace['units'];
   children: ReactNode;
 }) {
   const [setting, setSetting] = useState(() => machine ?? kept());
@@ -59,14 +62,14 @@ export function BenchSettingProvider({
     if (!machine) writeKept(KEY, next);
     setSetting(next);
   };
-  const { system, weights = system, units = machine?.units } = setting;
+  const { system, weights = system } = setting;
   const place: FormPlace = {
     mass: readIn('mass', weights) as MassUnit,
     system,
     atmosphere,
     instruments: [],
     labels: new Map(),
-    ...(units && { units }),
+    units,
   };
   const show = shownIn(system, atmosphere, weights);
   return <Context value={{ ...setting, atmosphere, place, change, show }}>{children}</Context>;

@@ -49,11 +49,11 @@ export function StepCalculator({ name, beside }: Props) {
   return (
     <CalculatorHomeContext value={home}>
       <BenchSettingProvider
+        units={place.units}
         machine={{
           system: place.system,
           weights: view.system === 'kilograms' ? 'metric' : 'us',
           altitudeM: machine.site.altitudeM ?? 0,
-          units: place.units,
           refrigerant: standing.present.refrigerant?.name ?? null,
         }}
       >
