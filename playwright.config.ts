@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test';
 const PORT = 4410;
 /** The address of a second server, whose company has nothing yet. */
 export const EMPTY_COMPANY = `http://127.0.0.1:${String(PORT + 1)}`;
+/** What that server prints: the link of its first manager stands there. */
+export const EMPTY_PRINTED = 'data/e2e-empty.log';
 
 const served = (command: string, port: number, database: string) => ({
   command,
@@ -47,6 +49,10 @@ export default defineConfig({
   ],
   webServer: [
     served('npm run --silent demo:data && npm run --silent serve', PORT, 'file:data/e2e.db'),
-    served('rm -f data/e2e-empty.db* && npm run --silent serve', PORT + 1, 'file:data/e2e-empty.db'),
+    served(
+      `mkdir -p data && rm -f data/e2e-empty.* && npm run --silent serve > ${EMPTY_PRINTED}`,
+      PORT + 1,
+      'file:data/e2e-empty.db',
+    ),
   ],
 });

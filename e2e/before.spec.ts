@@ -1,9 +1,9 @@
 /** Before driving: notes, parts and places, written through the real forms and read on one page. */
 import { expect, test } from '@playwright/test';
-import { addMachine, logGas, save, sheet, staysInWidth, writeAs, writeDown } from './steps';
+import { addMachine, logGas, save, sheet, staysInWidth, signIn, writeDown } from './steps';
 
 test('what is written today stands before the next drive @phone', async ({ page }) => {
-  await writeAs(page, 'tobiah');
+  await signIn(page, 'tobiah');
   const address = await addMachine(page, {
     site: 'Before the drive',
     name: 'Room before',

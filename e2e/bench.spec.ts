@@ -1,11 +1,13 @@
 /** The bench through the real interface; expected figures are the handbook's points or worked by hand. */
 import { type Page, expect, test } from '@playwright/test';
-import { addMachine, sheet, staysInWidth, writeAs } from './steps';
+import { addMachine, sheet, staysInWidth, signIn } from './steps';
 
 const answer = (page: Page) => page.getByRole('region', { name: 'Answer' });
 /** Labels of optional fields say so; the unit beside a field has a label of its own. */
 const field = (page: Page, label: string) =>
   page.getByLabel(new RegExp(`^${label}( \\(optional\\))?$`)).and(page.locator('input, select, textarea'));
+
+test.beforeEach(async ({ page }) => signIn(page, 'marit'));
 
 test('found by what people ask, and empty pages say what is wanted', async ({ page }) => {
   await page.goto('/bench');
@@ -74,7 +76,6 @@ test('saturation: typed, by slider and by gauge, in both units, with altitude', 
 });
 
 test('superheat and subcooling with the valve, kept in a machine’s logbook, and undone', async ({ page }) => {
-  await writeAs(page, 'marit');
   const name = 'Bench box';
   const address = await addMachine(page, {
     site: 'Bench quay',

@@ -1,6 +1,6 @@
 /** Every other calculator once: what is typed, and a figure worked out by hand. */
 import { expect, test } from '@playwright/test';
-import { staysInWidth } from './steps';
+import { signIn, staysInWidth } from './steps';
 
 interface Case {
   slug: string;
@@ -183,6 +183,8 @@ const CASES: Case[] = [
     shows: ['1,380', '1,160', /The repair pays by month 10/, /3 visits, one every 100 days/],
   },
 ];
+
+test.beforeEach(async ({ page }) => signIn(page, 'marit'));
 
 for (const [index, each] of CASES.entries()) {
   test(`${each.slug}, case ${String(index + 1)}: ${Object.values(each.type).join(', ')}`, async ({

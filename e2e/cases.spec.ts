@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { addMachine, duty, logGas, save, sheet, writeAs, writeDown } from './steps';
+import { addMachine, duty, logGas, save, sheet, signIn, writeDown } from './steps';
 
 test.beforeEach(async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
 });
 
 const passed =
@@ -113,6 +113,7 @@ test('what if: a size and a day, what would follow, and nothing is saved', async
 test('rules: a figure of our own holds from its day, and the method of a site changes from its day', async ({
   page,
 }) => {
+  await signIn(page, 'odalys');
   await page.goto('/rules?pack=house');
   await page.getByRole('button', { name: 'Change: Limit, commercial refrigeration' }).click();
   await sheet(page).getByLabel('Value in percent').fill('12');

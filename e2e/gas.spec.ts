@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { addMachine, duty, logGas, save, sheet, staysInWidth, writeAs } from './steps';
+import { addMachine, duty, logGas, save, sheet, staysInWidth, signIn } from './steps';
 
 test('from Due to a correction: a machine, gas in, its rate, what is due, and both versions kept', async ({
   page,
 }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   const address = await addMachine(page, {
     site: 'Cold quay',
     name: 'Quay box',
@@ -64,7 +64,7 @@ test('from Due to a correction: a machine, gas in, its rate, what is due, and bo
 test('gas that nobody weighed makes the rate unknown, and a void makes it as if never written', async ({
   page,
 }) => {
-  await writeAs(page, 'ike');
+  await signIn(page, 'ike');
   await addMachine(page, {
     site: 'Ice shed',
     name: 'Maker',
@@ -89,7 +89,7 @@ test('gas that nobody weighed makes the rate unknown, and a void makes it as if 
 });
 
 test('nonsense gets a clear answer', async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   await page.goto('/machines/flower-1?log=gas&machine=flower-1');
   const form = sheet(page);
   const answers: [typed: string, answer: string][] = [
@@ -118,7 +118,7 @@ test('nonsense gets a clear answer', async ({ page }) => {
 });
 
 test('a sheet closed by mistake keeps what was typed, and a saved entry can be undone', async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   await page.goto('/machines/flower-3');
   await page.getByRole('button', { name: 'Log gas' }).click();
   await sheet(page).getByLabel('Amount').fill('7 oz');
@@ -135,7 +135,7 @@ test('a sheet closed by mistake keeps what was typed, and a saved entry can be u
 test('a small machine without a known full charge keeps the gas and says why there is no rate', async ({
   page,
 }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   await addMachine(page, {
     site: 'Trailer',
     name: 'Trailer container',

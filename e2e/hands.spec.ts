@@ -5,12 +5,12 @@
 import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect, test } from '@playwright/test';
 import { STEPS } from '../src/core/visit/steps';
-import { addMachine, logGas, sheet, writeAs } from './steps';
+import { addMachine, logGas, sheet, signIn } from './steps';
 import { thumb } from './thumb';
 import { beginVisit } from './visitSteps';
 
 test.beforeEach(async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
 });
 
 const VISIT = '/visits/visit-flower-2/flower-2';

@@ -1,6 +1,6 @@
 /** Lists that come page by page: right in order, each thing once, found by words and filters, and as one left them. */
 import { type Page, expect, test } from '@playwright/test';
-import { writeAs } from './steps';
+import { signIn } from './steps';
 
 const MACHINES = 120;
 
@@ -85,7 +85,7 @@ async function rowsByPlace(page: Page, count: number): Promise<Map<number, strin
 test('machines: all pages in one order, each once; searched, filtered, sorted; and as one left them', async ({
   page,
 }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   const hall = 'Long Hall';
   const names = await longHall(page, hall);
   const rows = page.getByRole('list', { name: 'Machines' }).getByRole('listitem');

@@ -1,11 +1,11 @@
 /** Papers through the real interface: a list that comes in and goes back, a file that is issued again, a label that opens its machine. */
 import { expect, test } from '@playwright/test';
-import { addMachine, logGas, save, sheet, writeAs } from './steps';
+import { addMachine, logGas, save, sheet, signIn } from './steps';
 
 const csv = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 
 test('a faulty list is put right, brought in, seen, and taken back', async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   await addMachine(page, { site: 'Paper in', name: 'Cooler paper', refrigerant: 'R-448A', charge: '40 lb' });
   const machine = page.url();
   await page.goto('/papers');
@@ -47,7 +47,7 @@ test('a faulty list is put right, brought in, seen, and taken back', async ({ pa
 });
 
 test('the file of a case is issued, corrected, and issued again with what changed', async ({ page }) => {
-  await writeAs(page, 'marit');
+  await signIn(page, 'marit');
   await addMachine(page, { site: 'Paper out', name: 'Rack paper', refrigerant: 'R-448A', charge: '100 lb' });
   const machine = page.url();
   await logGas(page, { amount: '30 lb', on: '2026-11-20' });
@@ -91,7 +91,7 @@ test('the file of a case is issued, corrected, and issued again with what change
 });
 
 test('a label opens its machine, also in the middle of a visit', async ({ page }) => {
-  await writeAs(page, 'ike');
+  await signIn(page, 'ike');
   const address = await addMachine(page, {
     site: 'Paper label',
     name: 'Cooler label',

@@ -1,9 +1,10 @@
 /** What a person does, in words: each step goes through the real interface. */
 import { type Locator, type Page, expect } from '@playwright/test';
 
-/** Begins as somebody who has chosen their name on this device. */
-export async function writeAs(page: Page, person: string): Promise<void> {
-  await page.addInitScript((id) => localStorage.setItem('abacus.writer', id), person);
+/** Begins as somebody of the demo story who is signed in on this device. */
+export async function signIn(page: Page, person: string): Promise<void> {
+  const answer = await page.request.post('/api/demo/sign-in', { data: { person } });
+  expect(answer.ok(), await answer.text()).toBe(true);
 }
 
 export const sheet = (page: Page) => page.getByRole('dialog');

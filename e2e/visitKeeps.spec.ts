@@ -1,9 +1,9 @@
 /** What a visit keeps: what is typed, photos with their marks, verdicts withdrawn, instruments, and what feeds what. */
 import { type Page, expect, test } from '@playwright/test';
-import { kindOf, pick, addMachine, save, sheet, staysInWidth, writeAs } from './steps';
+import { kindOf, pick, addMachine, save, sheet, staysInWidth, signIn } from './steps';
 import { beginVisit, choose, form, goTo, mark, unfold } from './visitSteps';
 
-test.beforeEach(async ({ page }) => writeAs(page, 'tobiah'));
+test.beforeEach(async ({ page }) => signIn(page, 'tobiah'));
 
 const machine = (page: Page, name: string, rest: object = {}) =>
   addMachine(page, {

@@ -3,7 +3,7 @@
  * the command line, and its deadlines are those of a table worked out by hand (rules of handbook 2, `us-hfc` and `house`).
  */
 import { expect, test } from '@playwright/test';
-import { pick, addMachine, chooseLeak, logGas, sheet, staysInWidth, writeAs } from './steps';
+import { pick, addMachine, chooseLeak, logGas, sheet, staysInWidth, signIn } from './steps';
 import {
   beginVisit,
   choose,
@@ -27,7 +27,7 @@ import {
   writtenFor,
 } from './visitSteps';
 
-test.beforeEach(async ({ page }) => writeAs(page, 'marit'));
+test.beforeEach(async ({ page }) => signIn(page, 'marit'));
 
 test('a walk-in: a misleading oil stain, and a flare leak repaired by pump-down', async ({ page }) => {
   const address = await addMachine(page, {
@@ -373,7 +373,7 @@ test('a chiller circuit with parts on order, resumed another day on another devi
     baseURL: info.project.use.baseURL ?? '',
   });
   const other = await phone.newPage();
-  await writeAs(other, 'ike');
+  await signIn(other, 'ike');
   await other.goto('/visits');
   await other
     .getByRole('listitem')

@@ -3,7 +3,7 @@
  * them empty, gas moved; a machine found empty whose charge nobody knows. Deadlines are worked out by hand (`us-hfc`).
  */
 import { expect, test } from '@playwright/test';
-import { fullCharge, kindOf, more, pick, addMachine, logGas, sheet, writeAs } from './steps';
+import { fullCharge, kindOf, more, pick, addMachine, logGas, sheet, signIn } from './steps';
 import {
   beginVisit,
   choose,
@@ -23,7 +23,7 @@ import {
   unfold,
 } from './visitSteps';
 
-test.beforeEach(async ({ page }) => writeAs(page, 'marit'));
+test.beforeEach(async ({ page }) => signIn(page, 'marit'));
 
 test('a rack circuit behind a valve that passes: no nitrogen, a vacuum that creeps up, and it says so', async ({
   page,

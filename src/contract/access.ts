@@ -26,7 +26,7 @@ export const ACCESS = {
   clock: PUBLIC,
   company: EVERYBODY,
   people: EVERYBODY,
-  owners: COMPANY,
+  owners: EVERYBODY,
   instruments: COMPANY,
   rules: EVERYBODY,
   sites: EVERYBODY,

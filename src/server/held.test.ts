@@ -2,7 +2,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -10,6 +9,7 @@ import { afterEach, beforeEach, expect, it } from 'vitest';
 import { systemClock } from './clock';
 import { TODAY, added, charged, entry, machine, site } from './company.testkit';
 import { verifyChain } from './exports/logbooks';
+import { type Served, serve, signInFirst } from './served.testkit';
 import { openServices } from './services';
 
 let folder: string;
@@ -42,31 +42,6 @@ async function holder(forMs: number): Promise<{ released: Promise<unknown>; isHe
   return { released, isHeld: () => child.exitCode === null };
 }
 
-async function freePort(): Promise<number> {
-  const server = createServer().listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const { port } = server.address() as { port: number };
-  server.close();
-  return port;
-}
-
-async function serve(): Promise<{ base: string; child: ChildProcess }> {
-  const port = await freePort();
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
-    env: {
-      ...process.env,
-      PORT: String(port),
-      ABACUS_DATABASE: `file:${file}`,
-      ABACUS_TODAY: TODAY,
-      ABACUS_PATIENCE_MS: '1500',
-    },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  children.push(child);
-  await once(child.stdout, 'data');
-  return { base: `http://127.0.0.1:${String(port)}/api`, child };
-}
-
 async function begin(): Promise<void> {
   const services = await openServices(`file:${file}`, systemClock(TODAY));
   await services.rows.change(
@@ -84,30 +59,36 @@ async function begin(): Promise<void> {
   await services.close();
 }
 
-const post = (base: string, body: object) =>
-  fetch(`${base}/entries`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+/** Served to a manager who is signed in, with little patience. */
+async function served() {
+  await begin();
+  const running: Served = await serve(`file:${file}`, { ABACUS_TODAY: TODAY, ABACUS_PATIENCE_MS: '1500' });
+  children.push(running.child);
+  const cookie = await signInFirst(running);
+  const post = (body: object) =>
+    fetch(`${running.base}/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie },
+      body: JSON.stringify(body),
+    });
+  return { ...running, cookie, post };
+}
 
 it('a write that meets a short hold waits and is taken; reads are answered meanwhile', async () => {
-  await begin();
-  const { base } = await serve();
+  const { base, cookie, post } = await served();
   const held = await holder(1200);
-  const write = post(base, added('w', 'a', 1));
-  const read = await fetch(`${base}/machines/a`);
+  const write = post(added('w', 'a', 1));
+  const read = await fetch(`${base}/machines/a`, { headers: { cookie } });
   expect(read.status).toBe(200);
   expect(held.isHeld()).toBe(true);
   expect((await write).status).toBe(201);
 }, 60_000);
 
 it('after a long hold twenty writes are taken, and a kill loses none that was acknowledged', async () => {
-  await begin();
-  const { base, child } = await serve();
+  const { kill, post } = await served();
   const held = await holder(3500);
   const refused = await Promise.all(
-    Array.from({ length: 3 }, (_, index) => post(base, added(`early${String(index)}`, 'a', 1))),
+    Array.from({ length: 3 }, (_, index) => post(added(`early${String(index)}`, 'a', 1))),
   );
   const statuses = refused.map((answer) => answer.status);
   expect(statuses).toContain(503);
@@ -124,7 +105,6 @@ it('after a long hold twenty writes are taken, and a kill loses none that was ac
     const id = `late${String(index)}`;
     // Gas and notes: what changes the standing and what does not go different ways.
     const answer = await post(
-      base,
       index % 2 === 0
         ? added(id, 'a', 0.1)
         : entry(id, 'a', { kind: 'readings', visitId: 'v', suction: '22 psig' }),
@@ -132,8 +112,7 @@ it('after a long hold twenty writes are taken, and a kill loses none that was ac
     expect([id, answer.status]).toEqual([id, 201]);
     acknowledged.push(id);
   }
-  child.kill('SIGKILL');
-  await once(child, 'exit');
+  await kill('SIGKILL');
   await pause(50);
   const services = await openServices(`file:${file}`, systemClock(TODAY));
   const found = (await services.store.entriesBearingOn('a')).map((each) => each.id);

@@ -2,22 +2,20 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type ServedStory, serveStory } from '../../demo/servedStory';
 import { ENDPOINTS, type EndpointName } from '../../contract/endpoints';
+import { cookieOf } from '../served.testkit';
 
 let story: ServedStory;
 const cookies = new Map<string, string>();
 
 /** The cookie of a person of the story. */
-const cookieOf = async (person: string): Promise<string> => {
+const signedIn = async (person: string): Promise<string> => {
   const response = await fetch(`${story.base}/demo/sign-in`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ person }),
   });
   expect(response.status).toBe(200);
-  return response.headers
-    .getSetCookie()
-    .map((each) => each.split(';')[0])
-    .join('; ');
+  return cookieOf(response);
 };
 
 const ask = (person: string | null, method: string, path: string, body?: unknown): Promise<Response> =>
@@ -32,7 +30,7 @@ const ask = (person: string | null, method: string, path: string, body?: unknown
 
 beforeAll(async () => {
   story = await serveStory('2026-11-23', null);
-  for (const person of ['odalys', 'marit', 'prue', 'auditor']) cookies.set(person, await cookieOf(person));
+  for (const person of ['odalys', 'marit', 'prue', 'auditor']) cookies.set(person, await signedIn(person));
 }, 60_000);
 afterAll(() => story.close());
 
@@ -75,7 +73,7 @@ const WHO: Record<EndpointName, readonly (string | null)[]> = {
   logbookZip: EVERYBODY.slice(0, 4),
   workbook: EVERYBODY.slice(0, 4),
   tableFile: EVERYBODY.slice(0, 4),
-  owners: COMPANY,
+  owners: EVERYBODY.slice(0, 4),
   instruments: COMPANY,
   cylinders: COMPANY,
   leaksOfKind: COMPANY,
@@ -187,6 +185,13 @@ describe('an owner’s representative', () => {
     const answers = await Promise.all([own, foreign].map((path) => ask('prue', 'GET', path)));
     expect(answers.map(({ status }) => status)).toEqual([200, 404]);
     await Promise.all(answers.map((each) => each.arrayBuffer()));
+  });
+
+  it('knows her own owner, and no other', async () => {
+    const owners = async (person: string) =>
+      ((await (await ask(person, 'GET', '/owners')).json()) as { id: string }[]).map(({ id }) => id);
+    expect(await owners('prue')).toEqual(['fish-guild']);
+    expect((await owners('auditor')).length).toBeGreaterThan(1);
   });
 
   it('loses them on the day they are sold, and the next owner’s has them', async () => {

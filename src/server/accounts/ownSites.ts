@@ -15,7 +15,7 @@ type Needs = Pick<Services, 'store' | 'board' | 'issuing'>;
 /** Whether what is asked for is hers. */
 type Test = (asked: Asked, caller: Caller, needs: Needs) => Promise<boolean> | boolean;
 
-/** Its handler narrows it by the caller's sites. */
+/** Its handler narrows it by the caller's sites, or by the owner. */
 const NARROWED: Test = () => true;
 /** Nothing of a site stands in it; a photo is asked for by a hash that only its entry tells. */
 const SHARED: Test = () => true;
@@ -57,6 +57,7 @@ export const OWN: Readonly<Record<RepresentativeName, Test>> = {
   people: SHARED,
   rules: SHARED,
   photo: SHARED,
+  owners: NARROWED,
   sites: NARROWED,
   machines: NARROWED,
   due: NARROWED,

@@ -6,6 +6,7 @@ import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from '../http/app';
 import { systemClock } from '../clock';
+import { cookieOf } from '../served.testkit';
 import { type Services, openServices } from '../services';
 import { type Accounts, openAccounts } from './accounts';
 
@@ -43,12 +44,13 @@ const post = async (path: string, body: unknown, headers: Record<string, string>
     headers: { 'content-type': 'application/json', ...headers },
     body: JSON.stringify(body),
   });
-  const cookie = response.headers
-    .getSetCookie()
-    .map((each) => each.split(';')[0])
-    .join('; ');
   const text = await response.text();
-  return { status: response.status, cookie, flags: response.headers.getSetCookie().join('\n'), text };
+  return {
+    status: response.status,
+    cookie: cookieOf(response),
+    flags: response.headers.getSetCookie().join('\n'),
+    text,
+  };
 };
 const signIn = (email: string, password: string, headers: Record<string, string> = {}) =>
   post('/auth/sign-in/email', { email, password }, headers);
@@ -208,7 +210,10 @@ describe('whoever should not get in', () => {
 
     const left = await joined('left', 'Lara Left');
     const row = { id: 'left', name: 'Lara Left', leftOn: '2026-11-20' };
-    await services.rows.change([{ table: 'people', id: 'left', row }], { by: 'left', why: null });
+    await services.rows.change([{ table: 'people', id: 'left', row }], {
+      by: 'left',
+      why: 'went to sea',
+    });
     expect(await status('/machines', left.cookie)).toBe(401);
     await expect(accounts.invite({ personId: 'left', role: 'technician' })).rejects.toThrow();
   });

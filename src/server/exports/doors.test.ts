@@ -43,7 +43,7 @@ describe('the server', () => {
     expect(await statusOf('/entries', { host: own, origin: 'null' }, 'POST')).toBe(403);
   });
 
-  it('takes nothing from a writer who is nobody, or who reads only, and says which entry it is', async () => {
+  it('takes nothing from a writer who is nobody, and says which entry it is', async () => {
     const note = (id: string, by: string) => ({
       id,
       by,
@@ -52,14 +52,13 @@ describe('the server', () => {
       applianceId: 'flower-1',
       methods: ['visual'],
     });
-    for (const [by, name] of [
-      ['nobody', 'nobody'],
-      ['auditor', 'Auditor'],
-    ] as const) {
-      const { status, body } = await story.post('/entries', [note('w1', 'marit'), note('w2', by)]);
-      const [error] = (body as { errors: { path: string; message: string }[] }).errors;
-      expect([status, error?.path, error?.message.includes(name)]).toEqual([422, '$[1].by', true]);
-    }
+    const { status, body } = await story.post('/entries', [note('w1', 'marit'), note('w2', 'nobody')]);
+    const [error] = (body as { errors: { path: string; message: string }[] }).errors;
+    expect([status, error?.path, error?.message]).toEqual([
+      422,
+      '$[1].by',
+      expect.stringContaining('names nobody') as string,
+    ]);
     expect(await story.services.store.entriesById(['w1', 'w2'])).toEqual([]);
   });
 });

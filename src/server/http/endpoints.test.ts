@@ -8,6 +8,8 @@ describe('every answer is what the table says', () => {
   let story: ServedStory;
   beforeAll(async () => {
     story = await serveStory('2026-11-23');
+    const { token } = await story.accounts.invite({ personId: 'ike', role: 'technician' });
+    QUERIES['invitation'] = { token };
   }, 60_000);
   afterAll(() => story.close());
 

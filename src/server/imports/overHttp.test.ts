@@ -1,5 +1,4 @@
 /** Lists of thousands of rows over HTTP against a server of its own process: served meanwhile, sent twice, killed in the middle. */
-import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,35 +6,17 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ImportState } from '../../contract/imports';
 import { TODAY, machine, site } from '../company.testkit';
 import { systemClock } from '../clock';
+import { type Served, serve, signInFirst } from '../served.testkit';
 import { openServices } from '../services';
 
 const MACHINES = 8;
 let folder: string;
 let url: string;
-let running: { process: ChildProcess; base: string };
+let running: Served;
+/** Of the manager who is signed in: it outlives the server. */
+let cookie: string;
 
-async function start(): Promise<typeof running> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
-    env: { ...process.env, ABACUS_DATABASE: url, ABACUS_TODAY: TODAY, PORT: '0' },
-  });
-  let said = '';
-  const base = await new Promise<string>((resolve, reject) => {
-    child.stdout.on('data', (part: Buffer) => {
-      said += part.toString();
-      const address = /http:\S+/.exec(said)?.[0];
-      if (address) resolve(`${address}/api`);
-    });
-    child.stderr.on('data', (part: Buffer) => (said += part.toString()));
-    child.once('exit', () => reject(new Error(`the server did not start: ${said}`)));
-  });
-  return { process: child, base };
-}
-
-const kill = (signal: NodeJS.Signals): Promise<void> =>
-  new Promise((resolve) => {
-    running.process.once('exit', () => resolve());
-    running.process.kill(signal);
-  });
+const start = () => serve(url, { ABACUS_TODAY: TODAY });
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'over-http-'));
@@ -52,18 +33,19 @@ beforeAll(async () => {
   await services.rows.change(rows as never, { by: 'p', why: null });
   await services.close();
   running = await start();
+  cookie = await signInFirst(running);
 }, 60_000);
 afterAll(async () => {
-  await kill('SIGTERM');
+  await running.kill('SIGTERM');
   rmSync(folder, { recursive: true });
 });
 
 const get = async <Answer>(path: string): Promise<Answer> =>
-  (await (await fetch(running.base + path)).json()) as Answer;
+  (await (await fetch(running.base + path, { headers: { cookie } })).json()) as Answer;
 async function post<Answer>(path: string, body: object): Promise<{ status: number; body: Answer }> {
   const answer = await fetch(running.base + path, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers: { 'content-type': 'application/json', cookie },
     body: JSON.stringify(body),
   });
   return { status: answer.status, body: (await answer.json()) as Answer };
@@ -83,7 +65,7 @@ function list(rows: number, from: string): string {
 async function sent(text: string): Promise<string> {
   const answer = await fetch(`${running.base}/imports/files?name=log.csv`, {
     method: 'POST',
-    headers: { 'content-type': 'text/csv' },
+    headers: { 'content-type': 'text/csv', cookie },
     body: text,
   });
   return ((await answer.json()) as { file: string }).file;
@@ -145,7 +127,7 @@ describe('over HTTP', () => {
         )
         .toBeGreaterThan(2);
       expect(await get('/machines?limit=1&sort=name')).toMatchObject({ count: MACHINES });
-      await kill('SIGKILL');
+      await running.kill('SIGKILL');
       running = await start();
       expect(await get<ImportState>('/imports/large')).toMatchObject({
         state: 'refused',

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { LogOut } from 'lucide-react';
 import { PASSWORD_CHARACTERS } from '../../contract/accounts';
 import { ROLE_WORDS } from '../../words/roles';
-import { useChangePassword, useSignOut, useSignedIn } from '../data/api/session';
+import { useChangePassword, useSession, useSignOut, useSignedIn } from '../data/api/session';
 import { say } from '../data/device/messages';
 import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
@@ -13,6 +13,8 @@ import { Fold } from '../parts/Fold';
 
 export function OwnAccount({ onClose }: { onClose: () => void }) {
   const signedIn = useSignedIn();
+  // People of the demo story have no password.
+  const demo = useSession().data?.demo ?? [];
   const signOut = useSignOut();
   if (!signedIn) return null;
   const leave = (where: 'here' | 'everywhere') => signOut.mutate(where, { onSuccess: onClose });
@@ -32,9 +34,12 @@ export function OwnAccount({ onClose }: { onClose: () => void }) {
           Sign out everywhere
         </Button>
       </div>
-      <Fold title="Another password" about="it ends where else you are signed in">
-        <Password />
-      </Fold>
+      {!demo.some(({ personId }) => personId === signedIn.personId) && (
+        <Fold title="Another password">
+          <p className="mb-3 text-soft">Wherever else you are signed in, you are signed out by it.</p>
+          <Password />
+        </Fold>
+      )}
     </>
   );
 }

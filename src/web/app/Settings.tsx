@@ -30,6 +30,9 @@ export function Settings({ onClose }: { onClose: () => void }) {
         {[
           { to: '/company', words: 'Company: people, certificates, owners, instruments, seals' },
           { to: '/papers', words: 'Papers: documents, spreadsheets in and out, calendars, labels' },
+          ...(may('verify')
+            ? []
+            : [{ to: '/papers/export', words: 'Take out: spreadsheets and the logbook' }]),
           { to: '/rules', words: 'Rules: rule sets, methods, own figures' },
           { to: '/changes', words: 'Who changed what' },
         ]

@@ -26,19 +26,20 @@ function DemoPeople({ people }: { people: SessionAnswer['demo'] }) {
   const signIn = useDemoSignIn();
   return (
     <>
-      <p className="mb-3 text-soft">An invented company: choose whom to look at it as.</p>
+      <p className="mb-3 text-soft">An invented company. Come in as one of its people:</p>
       <ApiError error={signIn.error} />
       <ul>
         {people.map(({ personId, name, role }) => (
           <li key={personId} className="mb-2">
-            <Button
-              className="w-full justify-between"
+            <button
+              type="button"
+              className="flex min-h-14 w-full cursor-pointer items-center justify-between gap-4 rounded border border-line bg-card px-4 text-left disabled:opacity-60"
               disabled={signIn.isPending}
               onClick={() => signIn.mutate(personId)}
             >
-              <span>{name}</span>
-              <span className="font-normal text-soft">{ROLE_WORDS[role]}</span>
-            </Button>
+              <span className="font-semibold text-green">{name}</span>
+              <span className="text-soft">{ROLE_WORDS[role]}</span>
+            </button>
           </li>
         ))}
       </ul>

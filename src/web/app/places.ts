@@ -99,7 +99,7 @@ export const SCREENS: readonly Screen[] = [
 /** Places that are made of what is not open to everybody, by the endpoint that they read. */
 const READS: Readonly<Partial<Record<string, EndpointName>>> = {
   '/gas': 'cylinders',
-  '/papers': 'labels',
+  '/papers': 'verify',
   '/company': 'instruments',
   '/changes': 'changes',
 };

@@ -6,6 +6,7 @@ import { nextActions } from '../../record/caseActions';
 import { kindForm } from '../../record/forms';
 import { useWriteDialog } from '../data/addresses/writeDialog';
 import type { MachineView } from '../data/api/machineView';
+import { useMay } from '../data/api/session';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 
@@ -17,7 +18,8 @@ export function CaseActions({
   found: CaseStanding;
 }) {
   const write = useWriteDialog();
-  if (found.state === 'closed') return null;
+  const may = useMay();
+  if (found.state === 'closed' || !may('append')) return null;
   return (
     <Section title="Next">
       <div className="grid gap-2 sm:grid-cols-2">

@@ -109,6 +109,7 @@ export function Change({
 }) {
   const self = useSignedIn()?.personId === account.personId;
   const [given, setGiven] = useState<Given>({ role: account.role, ownerId: account.ownerId });
+  const [closing, setClosing] = useState(false);
   const parts = { parts: { id: account.id } };
   const save = useAccountChange(() => tell('changeRole', given, parts));
   const end = useAccountChange(() => tell('endSessions', undefined, parts));
@@ -157,21 +158,29 @@ export function Change({
               </Button>
             </li>
             <li>
-              <Button
-                weight="plain"
-                onClick={() =>
-                  then(
-                    close.mutateAsync(undefined),
-                    `${account.name} has no account any more. What was written stays.`,
-                  )
-                }
-              >
+              <Button disabled={closing} onClick={() => setClosing(true)}>
                 Take the account away
               </Button>
             </li>
           </>
         )}
       </ul>
+      {closing && (
+        <div className="mt-3 border-l-4 border-brick pl-3">
+          <p className="mb-2">
+            {account.name} is signed out at once and comes in by a new link alone. What was written stays.
+          </p>
+          <Button
+            disabled={close.isPending}
+            onClick={() => then(close.mutateAsync(undefined), `${account.name} has no account any more.`)}
+          >
+            Take it away
+          </Button>{' '}
+          <Button weight="quiet" onClick={() => setClosing(false)}>
+            Leave it
+          </Button>
+        </div>
+      )}
     </Dialog>
   );
 }

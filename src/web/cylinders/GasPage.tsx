@@ -7,6 +7,7 @@ import { dayOf } from '../../core/quantity/day';
 import { useCylinderFlows, useCylinderPages, useOwners, useToday } from '../data/api/queries';
 import { useTable } from '../data/api/useTable';
 import { cylinderFlowWords } from '../panels/CylinderList';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { Empty, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -25,9 +26,11 @@ export default function GasPage() {
       title="Gas"
       subtitle="Bottles: what they hold, where they are, what went in and out by the logbook."
       main={
-        <Button weight="main" onClick={() => setAdding(uuidv7())}>
-          Add a bottle
-        </Button>
+        <ForWriters>
+          <Button weight="main" onClick={() => setAdding(uuidv7())}>
+            Add a bottle
+          </Button>
+        </ForWriters>
       }
     >
       <LoadedPages pages={cylinders} more="Show more bottles">
@@ -108,14 +111,16 @@ function Holding({ gas, cylinders }: { gas: string; cylinders: readonly Cylinder
                 )}
               </div>
               <div className="flex">
-                <Button
-                  weight="quiet"
-                  className="px-2"
-                  aria-label={`Change bottle ${cylinder.serial}`}
-                  onClick={() => setOpened({ cylinder, how: 'change' })}
-                >
-                  Change
-                </Button>
+                <ForWriters>
+                  <Button
+                    weight="quiet"
+                    className="px-2"
+                    aria-label={`Change bottle ${cylinder.serial}`}
+                    onClick={() => setOpened({ cylinder, how: 'change' })}
+                  >
+                    Change
+                  </Button>
+                </ForWriters>
                 <Button
                   weight="quiet"
                   className="px-2"

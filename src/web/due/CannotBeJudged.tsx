@@ -2,6 +2,7 @@
 import { Link } from 'react-router';
 import { useMachinePages } from '../data/api/queries';
 import { useWriteDialog } from '../data/addresses/writeDialog';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { MoreRows, rowsOf } from '../parts/Pages';
@@ -44,9 +45,11 @@ export function CannotBeJudged({ pages }: { pages: ReturnType<typeof useUnjudged
               {unjudged && <p className="text-ochre">◐ {unjudgedSentence(unjudged, massSystem)}</p>}
             </div>
             {unjudged?.code === 'fullCharge' && (
-              <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: appliance.id })}>
-                Set the full charge
-              </Button>
+              <ForWriters>
+                <Button onClick={() => write.open({ kind: 'fullChargeSet', machineId: appliance.id })}>
+                  Set the full charge
+                </Button>
+              </ForWriters>
             )}
           </li>
         ))}

@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router';
 import { DUE_GROUPS, type DueGroup, type DueRow } from '../../contract/api';
 import { useClock, useDueCounts, useDuePages, useMachines, useSite, useToday } from '../data/api/queries';
 import { useLogDialog } from '../data/addresses/logDialog';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button, ButtonLink } from '../parts/Button';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -38,9 +39,11 @@ export function DuePage() {
       }
       actions={<ButtonLink to="/machines?find=1">Find</ButtonLink>}
       main={
-        <Button weight="main" onClick={() => sheet.openFor({})}>
-          Log gas
-        </Button>
+        <ForWriters>
+          <Button weight="main" onClick={() => sheet.openFor({})}>
+            Log gas
+          </Button>
+        </ForWriters>
       }
     >
       <Loaded query={machines}>

@@ -9,6 +9,7 @@ import { looseEntries } from '../../core/rules/loose';
 import { issueAddress } from '../data/addresses/paperAddress';
 import { useWriter } from '../data/device/writer';
 import { useCorrecting } from '../data/api/useCorrecting';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button, ButtonLink } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { dateWords } from '../../words/dates';
@@ -130,14 +131,16 @@ function LogbookEntry({
               Issue
             </ButtonLink>
           )}
-          {isCorrectable(entry) && (
-            <Button weight="quiet" className="px-2" onClick={() => correct(entry)}>
-              Correct
+          <ForWriters>
+            {isCorrectable(entry) && (
+              <Button weight="quiet" className="px-2" onClick={() => correct(entry)}>
+                Correct
+              </Button>
+            )}
+            <Button weight="quiet" className="px-2" onClick={onVoid}>
+              Void
             </Button>
-          )}
-          <Button weight="quiet" className="px-2" onClick={onVoid}>
-            Void
-          </Button>
+          </ForWriters>
         </div>
       )}
     </li>

@@ -2,6 +2,7 @@
 import { DOCUMENTS, type PaperRequest, factsOfDocument } from '../../contract/papers';
 import type { MachineView } from '../data/api/machineView';
 import { issueAddress } from '../data/addresses/paperAddress';
+import { ForWriters } from '../data/api/ForWriters';
 import { ButtonLink } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 
@@ -24,16 +25,18 @@ export function PapersOf({ view: { machine, standing } }: { view: MachineView })
     })),
   ];
   return (
-    <Fold title="Papers" about="issue a document of this machine">
+    <Fold title="Papers" about="documents of this machine">
       <ul className="flex flex-wrap gap-2">
         {papers.map(({ words, request }) => (
           <li key={words}>
             <ButtonLink to={issueAddress(request)}>{words}</ButtonLink>
           </li>
         ))}
-        <li>
-          <ButtonLink to={`/papers/labels?machine=${encodeURIComponent(id)}`}>Labels</ButtonLink>
-        </li>
+        <ForWriters of="labels">
+          <li>
+            <ButtonLink to={`/papers/labels?machine=${encodeURIComponent(id)}`}>Labels</ButtonLink>
+          </li>
+        </ForWriters>
       </ul>
     </Fold>
   );

@@ -7,6 +7,7 @@ import { useCompany, useOwners } from '../data/api/queries';
 import { useWriter } from '../data/device/writer';
 import { CannotJudge } from '../panels/CannotJudge';
 import { PaperView } from '../paper/PaperView';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page } from '../parts/Page';
 import { ownerOn } from '../../core/logbook/ownership';
@@ -51,7 +52,9 @@ function Record({ view }: { view: MachineView }) {
           >
             Back to the machine
           </Link>
-          <ButtonLink to={`/papers/issue?document=machineRecord&machine=${id}`}>Issue as PDF</ButtonLink>
+          <ForWriters of="issuePaper">
+            <ButtonLink to={`/papers/issue?document=machineRecord&machine=${id}`}>Issue as PDF</ButtonLink>
+          </ForWriters>
           <Button onClick={() => window.print()}>Print</Button>
         </>
       }

@@ -1,6 +1,7 @@
 /** The register of what should not stay: temporary parts with the day by which they go. */
 import { fittedParts, temporaryParts } from '../../core/visit/partsFitted';
 import { useWriteDialog } from '../data/addresses/writeDialog';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { dayWords } from '../../words/dates';
@@ -29,18 +30,20 @@ export function Temporary({ view }: { view: MachineView }) {
                     : `goes by ${dayWords(each.removeBy)}`}
                 </span>
               </span>
-              <Button
-                className="px-3"
-                onClick={() =>
-                  write.open({
-                    kind: 'partFitted',
-                    machineId: view.machine.appliance.id,
-                    given: { removes: each.entryId },
-                  })
-                }
-              >
-                It came out
-              </Button>
+              <ForWriters>
+                <Button
+                  className="px-3"
+                  onClick={() =>
+                    write.open({
+                      kind: 'partFitted',
+                      machineId: view.machine.appliance.id,
+                      given: { removes: each.entryId },
+                    })
+                  }
+                >
+                  It came out
+                </Button>
+              </ForWriters>
             </li>
           );
         })}

@@ -3,6 +3,7 @@ import type { MassSystem } from '../../core/quantity/mass';
 import type { Standing } from '../../core/rules/standing';
 import { unjudgedSummary } from '../../core/rules/summary';
 import { unjudged } from '../../core/rules/unjudged';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { unjudgedSentence } from '../../words/rod';
 import { SayRefrigerant } from './SayRefrigerant';
@@ -19,12 +20,14 @@ export function CannotJudge({ standing, system }: { standing: Standing; system: 
     <div className="mb-3 border-l-4 border-ochre pl-3">
       <p className="font-semibold text-ochre">◐ {unjudgedSentence(unjudgedSummary(cannot), system)}</p>
       {cannot.code === 'fullCharge' && (
-        <Button
-          className="no-print mt-2"
-          onClick={() => write.open({ kind: 'fullChargeSet', machineId, given: {} })}
-        >
-          Set the full charge
-        </Button>
+        <ForWriters>
+          <Button
+            className="no-print mt-2"
+            onClick={() => write.open({ kind: 'fullChargeSet', machineId, given: {} })}
+          >
+            Set the full charge
+          </Button>
+        </ForWriters>
       )}
     </div>
   );

@@ -5,6 +5,7 @@ import { parseDay } from '../../core/quantity/day';
 import { staysOutWords } from '../../words/staysOut';
 import { exportAddress } from '../data/addresses/exportAddress';
 import { useOwners } from '../data/api/queries';
+import { useSignedIn } from '../data/api/session';
 import { SiteChoice } from '../forms/SiteChoice';
 import { SelectField, TextField } from '../parts/Field';
 import { Page, Section } from '../parts/Page';
@@ -24,7 +25,9 @@ const TABLE_WORDS: Record<OutTable, string> = {
 const EMPTY = { site: '', owner: '', from: '', to: '' };
 
 export default function ExportPage() {
-  const [asked, setAsked] = useState(EMPTY);
+  // A representative takes out what is her owner's.
+  const own = useSignedIn()?.ownerId ?? '';
+  const [asked, setAsked] = useState({ ...EMPTY, owner: own });
   const owners = useOwners().data ?? [];
   const set = (part: Partial<typeof EMPTY>) => setAsked({ ...asked, ...part });
   const wrong = (day: string): string | null =>
@@ -51,7 +54,7 @@ export default function ExportPage() {
             label="Owner"
             value={asked.owner}
             choices={[
-              { value: '', words: 'all owners' },
+              ...(own === '' ? [{ value: '', words: 'all owners' }] : []),
               ...owners.map(({ id, name }) => ({ value: id, words: name })),
             ]}
             onChange={(event) => set({ owner: event.target.value })}

@@ -13,6 +13,7 @@ import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
 import { WriterField } from '../forms/WriterField';
 import { PaperView } from '../paper/PaperView';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button, ButtonLink } from '../parts/Button';
 import { TextArea, TextField } from '../parts/Field';
 import { Empty, Loaded, Page, Section } from '../parts/Page';
@@ -66,7 +67,9 @@ function Ready({ request, found }: { request: PaperRequest; found: AnswerOf<'pap
         {issued ? (
           <Done issued={issued} />
         ) : (
-          <IssueForm request={request} found={found} onIssued={setIssued} />
+          <ForWriters of="issuePaper">
+            <IssueForm request={request} found={found} onIssued={setIssued} />
+          </ForWriters>
         )}
         {found.before.length > 0 && (
           <Section title="Issued before">

@@ -3,6 +3,7 @@ import type { IssuedRow } from '../../contract/papers';
 import { dateWords, instantWords } from '../../words/dates';
 import { issueAddress, paperFileAddress } from '../data/addresses/paperAddress';
 import { useWriter } from '../data/device/writer';
+import { ForWriters } from '../data/api/ForWriters';
 import { ButtonLink } from '../parts/Button';
 
 export function IssuedList({ rows }: { rows: readonly IssuedRow[] }) {
@@ -31,7 +32,9 @@ export function IssuedList({ rows }: { rows: readonly IssuedRow[] }) {
           >
             Open the PDF
           </a>
-          <ButtonLink to={issueAddress(row.request)}>Issue again</ButtonLink>
+          <ForWriters of="issuePaper">
+            <ButtonLink to={issueAddress(row.request)}>Issue again</ButtonLink>
+          </ForWriters>
         </li>
       ))}
     </ol>

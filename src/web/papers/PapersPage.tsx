@@ -2,33 +2,40 @@
 import { CalendarDays, Download, FileUp, Tag } from 'lucide-react';
 import type { LucideIcon } from 'lucide-react';
 import { Link } from 'react-router';
+import type { EndpointName } from '../../contract/endpoints';
+import { ForWriters } from '../data/api/ForWriters';
 import { useIssuedPages } from '../data/api/queries';
+import { useMay } from '../data/api/session';
 import { LoadedPages } from '../parts/Pages';
 import { Empty, Page, Section } from '../parts/Page';
 import { IssuedList } from './IssuedList';
 import { YearlyForm } from './YearlyForm';
 
-const WAYS: readonly { to: string; words: string; about: string; Icon: LucideIcon }[] = [
+const WAYS: readonly { to: string; reads: EndpointName; words: string; about: string; Icon: LucideIcon }[] = [
   {
     to: '/papers/import',
+    reads: 'beginImport',
     words: 'Bring in',
     about: 'machines, people, bottles, gas logs and inspections from a spreadsheet; another logbook',
     Icon: FileUp,
   },
   {
     to: '/papers/export',
+    reads: 'workbook',
     words: 'Take out',
     about: 'spreadsheets, a workbook, the whole logbook with its photos',
     Icon: Download,
   },
   {
     to: '/papers/calendars',
+    reads: 'feeds',
     words: 'Calendars',
     about: 'deadlines in the calendar of a person, a site or an owner',
     Icon: CalendarDays,
   },
   {
     to: '/papers/labels',
+    reads: 'labels',
     words: 'Labels',
     about: 'charge, part, bottle, machine with its code, “do not add gas”',
     Icon: Tag,
@@ -36,11 +43,12 @@ const WAYS: readonly { to: string; words: string; about: string; Icon: LucideIco
 ];
 
 export default function PapersPage() {
+  const may = useMay();
   const issued = useIssuedPages(null);
   return (
     <Page title="Papers" subtitle="What leaves the house, and what comes in.">
       <ul className="mb-6 grid gap-3 sm:grid-cols-2">
-        {WAYS.map(({ to, words, about, Icon }) => (
+        {WAYS.filter(({ reads }) => may(reads)).map(({ to, words, about, Icon }) => (
           <li key={to}>
             <Link
               to={to}
@@ -55,7 +63,9 @@ export default function PapersPage() {
           </li>
         ))}
       </ul>
-      <YearlyForm />
+      <ForWriters of="issuePaper">
+        <YearlyForm />
+      </ForWriters>
       <Section title="Issued">
         <LoadedPages pages={issued} more="Show earlier ones">
           {(rows) =>

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import type { Site } from '../../core/logbook/tables';
 import { useSitePages } from '../data/api/queries';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -30,9 +31,11 @@ export function Methods() {
                     .map((each) => `${METHOD_WORDS[each.method]} from ${dateWords(each.from)}`)
                     .join('; ') || 'annualizing'}
                 </p>
-                <Button weight="quiet" onClick={() => setChanging(site)}>
-                  Change
-                </Button>
+                <ForWriters>
+                  <Button weight="quiet" onClick={() => setChanging(site)}>
+                    Change
+                  </Button>
+                </ForWriters>
               </li>
             ))}
           </ul>

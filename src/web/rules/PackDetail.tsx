@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { figuresOf, type PlacedFigure } from '../../core/rules/amend';
 import type { Pack } from '../../core/rules/pack';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { dateWords } from '../../words/dates';
 import { figureLabel, figureWords } from '../../words/figures';
@@ -42,14 +43,16 @@ export function PackDetail({ pack }: { pack: Pack }) {
                 </p>
               ))}
             </div>
-            <Button
-              weight="quiet"
-              className="px-2"
-              aria-label={`Change: ${figureLabel(pack, placed.path) ?? ''}`}
-              onClick={() => setChanging(placed)}
-            >
-              Change
-            </Button>
+            <ForWriters of="amend">
+              <Button
+                weight="quiet"
+                className="px-2"
+                aria-label={`Change: ${figureLabel(pack, placed.path) ?? ''}`}
+                onClick={() => setChanging(placed)}
+              >
+                Change
+              </Button>
+            </ForWriters>
           </li>
         ))}
       </ul>

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import type { Site } from '../../core/logbook/tables';
 import { ApiProblem } from '../data/api/api';
 import { useMachines, useMachinesOfSite, useOwners, useSite, useSpaces, useToday } from '../data/api/queries';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { LoadedPages } from '../parts/Pages';
@@ -53,7 +54,11 @@ function Shown({ site }: { site: Site }) {
     <Page
       title={site.name}
       subtitle={today === null ? 'Site' : `Site · today there ${dayWords(today)}`}
-      actions={<Button onClick={() => setChanging(true)}>Change the site</Button>}
+      actions={
+        <ForWriters>
+          <Button onClick={() => setChanging(true)}>Change the site</Button>
+        </ForWriters>
+      }
     >
       <dl className="mb-6 grid gap-x-8 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
         {facts.map(([term, value]) => (
@@ -121,19 +126,23 @@ function SpacesHere({ site }: { site: Site }) {
         {spaces.map((space) => (
           <li key={space.id} className="rule-b flex items-center justify-between gap-4 py-1">
             <span className="font-semibold">{space.name}</span>
-            <Button
-              weight="quiet"
-              aria-label={`Change ${space.name}`}
-              onClick={() => setOpened({ id: space.id, isNew: false })}
-            >
-              Change
-            </Button>
+            <ForWriters>
+              <Button
+                weight="quiet"
+                aria-label={`Change ${space.name}`}
+                onClick={() => setOpened({ id: space.id, isNew: false })}
+              >
+                Change
+              </Button>
+            </ForWriters>
           </li>
         ))}
       </ul>
-      <Button className="mt-3" onClick={() => setOpened({ id: uuidv7(), isNew: true })}>
-        Add a cooled space
-      </Button>
+      <ForWriters>
+        <Button className="mt-3" onClick={() => setOpened({ id: uuidv7(), isNew: true })}>
+          Add a cooled space
+        </Button>
+      </ForWriters>
       {opened && (
         <RowDialog
           table="spaces"

@@ -7,6 +7,7 @@ import { stepOf } from '../../record/whereItStands';
 import { useWriter } from '../data/device/writer';
 import { useCorrecting } from '../data/api/useCorrecting';
 import { VoidDialog } from '../forms/VoidDialog';
+import { ForWriters } from '../data/api/ForWriters';
 import { Button } from '../parts/Button';
 import { Dialog } from '../parts/Dialog';
 import { dateWords } from '../../words/dates';
@@ -55,16 +56,18 @@ function Lines() {
                       {people.find((person) => person.id === entry.by)?.name ?? entry.by},{' '}
                       {dateWords(entry.on)}
                     </p>
-                    <div className="flex gap-2">
-                      {isCorrectable(entry) && (
-                        <Button className="px-3" onClick={() => correct(entry)}>
-                          Correct
+                    <ForWriters>
+                      <div className="flex gap-2">
+                        {isCorrectable(entry) && (
+                          <Button className="px-3" onClick={() => correct(entry)}>
+                            Correct
+                          </Button>
+                        )}
+                        <Button className="px-3" onClick={() => setVoiding(entry)}>
+                          Void
                         </Button>
-                      )}
-                      <Button className="px-3" onClick={() => setVoiding(entry)}>
-                        Void
-                      </Button>
-                    </div>
+                      </div>
+                    </ForWriters>
                   </div>
                 )}
               </li>

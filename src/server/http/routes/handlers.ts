@@ -38,7 +38,8 @@ export function handlers(services: Services, accounts: Accounts): Handlers {
     clock: () => Promise.resolve({ fixedToday: clock.fixedToday, nowMs: clock.nowMs() }),
     company: () => store.company(),
     people: () => store.people(),
-    owners: () => store.owners(),
+    owners: async ({ caller: { ownerId } }) =>
+      (await store.owners()).filter(({ id }) => ownerId === null || id === ownerId),
     instruments: () => store.instruments(),
     rules: async () => ({ amendments: await store.amendments() }),
     sites: ({ query, caller }) => board.sites(query, caller.sites),

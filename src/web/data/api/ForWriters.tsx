@@ -1,5 +1,8 @@
 /** What writes, for those who may: whoever only reads does not see it. */
 import type { ReactNode } from 'react';
+import type { EndpointName } from '../../../contract/endpoints';
 import { useMay } from './session';
 
-export const ForWriters = ({ children }: { children: ReactNode }) => useMay()('append') && children;
+/** `of`: the endpoint that is called by it; without one, the logbook's own. */
+export const ForWriters = ({ of = 'append', children }: { of?: EndpointName; children: ReactNode }) =>
+  useMay()(of) && children;

@@ -7,6 +7,7 @@ import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import { mergedObligations, obligationKey, openObligations, stateOf } from '../../../core/rules/obligation';
 import { type BeforeDriving, beforeDriving } from '../../../core/visit/beforeDriving';
 import { useWriter } from '../../data/device/writer';
+import { ForWriters } from '../../data/api/ForWriters';
 import { Button, ButtonLink } from '../../parts/Button';
 import { Loaded, Page, Section } from '../../parts/Page';
 import { ObligationMark } from '../../parts/StateMark';
@@ -49,14 +50,18 @@ function Before({ view }: { view: MachineView }) {
         </Link>
       }
       actions={
-        <Button onClick={() => write.open({ kind: 'handover', machineId: machine.appliance.id })}>
-          Leave notes
-        </Button>
+        <ForWriters>
+          <Button onClick={() => write.open({ kind: 'handover', machineId: machine.appliance.id })}>
+            Leave notes
+          </Button>
+        </ForWriters>
       }
       main={
-        <ButtonLink weight="main" to={`/visits?begin&machine=${encodeURIComponent(machine.appliance.id)}`}>
-          Begin the visit
-        </ButtonLink>
+        <ForWriters>
+          <ButtonLink weight="main" to={`/visits?begin&machine=${encodeURIComponent(machine.appliance.id)}`}>
+            Begin the visit
+          </ButtonLink>
+        </ForWriters>
       }
     >
       <BeforeDigest view={view} />
