@@ -23,6 +23,7 @@ export const ACCESS = {
   changeRole: MANAGER,
   endSessions: MANAGER,
   closeAccount: MANAGER,
+  health: PUBLIC,
   clock: PUBLIC,
   company: EVERYBODY,
   people: EVERYBODY,

@@ -23,6 +23,8 @@ export const sessionAnswer = z.object({
   empty: z.boolean(),
   /** people of the demo story, each signed in by one touch; empty: this is no demo */
   demo: z.array(z.object({ personId: id, name: z.string(), role })),
+  /** how others reach this server, without a slash at its end; null: nobody said */
+  address: z.string().nullable(),
 });
 export type SessionAnswer = z.infer<typeof sessionAnswer>;
 

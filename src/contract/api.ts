@@ -34,6 +34,9 @@ export const problemDocument = z.object({
 });
 export type ProblemDocument = z.infer<typeof problemDocument>;
 
+/** Whatever cannot be read answers with a problem instead. */
+export const healthAnswer = z.object({ ready: z.literal(true) });
+
 export const clockAnswer = z.object({ fixedToday: calendarDate.nullable(), nowMs: z.number() });
 export const newEntry = entrySchema;
 const severalEntries = z

@@ -59,6 +59,7 @@ export const ENDPOINTS = {
   changeRole: post('/accounts/:id/role', accounts.newRole, accounts.done),
   endSessions: post('/accounts/:id/end-sessions', null, accounts.done),
   closeAccount: post('/accounts/:id/close', null, accounts.done),
+  health: get('/health', api.healthAnswer),
   clock: get('/clock', api.clockAnswer),
   company: get('/company', api.companyAnswer),
   people: get('/people', api.peopleAnswer),

@@ -1,58 +1,101 @@
-/** Serves the app on this machine only. */
+/** Serves the app: on this machine alone, or beyond it where that was asked for and may be. */
+import { readFileSync } from 'node:fs';
+import { createServer as plainServer } from 'node:http';
+import { createServer as tlsServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { openAccounts } from './accounts/accounts';
 import { createApp } from './http/app';
 import { systemClock } from './clock';
+import { openLog } from './log';
 import { openServices } from './services';
+import { type Settings, lackWithoutTls, readSettings, refusalToListen } from './settings';
 import { PATIENCE } from './store/database';
 
-const HOST = '127.0.0.1';
-const KEEP_ALIVE_MS = 75_000;
 const TURN_EVERY_MS = 60_000;
-const port = Number(process.env['PORT'] ?? 4400);
-const url = process.env['ABACUS_DATABASE'] ?? 'file:data/green-abacus.db';
+/** How long requests that run when it is told to end may take. */
+const LAST_REQUESTS_MS = 10_000;
 
-/** How long a write waits for another program that holds the database, such as a backup. */
-const totalMs = Number(process.env['ABACUS_PATIENCE_MS'] ?? PATIENCE.totalMs);
+const read = readSettings(process.env);
+if ('faults' in read) {
+  for (const fault of read.faults) console.error(fault);
+  process.exit(1);
+}
+const { settings } = read;
+const { host, port, url } = settings;
+const log = openLog(settings.log);
 
-const services = await openServices(url, systemClock(process.env['ABACUS_TODAY']), { ...PATIENCE, totalMs });
-const { accounts, close: closeAccounts } = await openAccounts(url, services);
-const turnOver = () => {
-  services.keeper.turning.turnOver().catch((problem: unknown) => console.error(problem));
-};
-/** Other names under which it is reached, such as that of a proxy before it. */
-const hosts = (process.env['ABACUS_HOSTS'] ?? '')
-  .split(',')
-  .map((name) => name.trim())
-  .filter(Boolean);
-const webFolder = join(process.cwd(), 'dist');
-const server = createApp(services, accounts, { webFolder, hosts }).listen(port, HOST, (error?: Error) => {
-  if (error) {
-    console.error(`Cannot listen on ${HOST}:${String(port)}: ${error.message}`);
+function open({ tls }: Settings) {
+  if (tls === null) return plainServer();
+  try {
+    return tlsServer({ cert: readFileSync(tls.cert), key: readFileSync(tls.key) });
+  } catch (error) {
+    console.error(`The certificate or its key cannot be read: ${(error as Error).message}`);
     process.exit(1);
   }
+}
+
+const server = open(settings);
+const services = await openServices(url, systemClock(settings.today), {
+  ...PATIENCE,
+  totalMs: settings.patienceMs,
+});
+const { accounts, close: closeAccounts } = await openAccounts(url, services, settings.secure);
+async function end(code: number): Promise<never> {
+  await services.close();
+  closeAccounts();
+  process.exit(code);
+}
+
+const refusal = refusalToListen(settings, await accounts.whoComesIn());
+if (refusal !== null) {
+  console.error(refusal);
+  await end(1);
+}
+const lack = lackWithoutTls(settings);
+if (lack !== null) console.error(lack);
+
+server.on(
+  'request',
+  createApp(services, accounts, {
+    webFolder: join(process.cwd(), 'dist'),
+    hosts: settings.names,
+    address: settings.address,
+    proxyHops: settings.proxyHops,
+    secure: settings.secure,
+    log,
+  }),
+);
+server.keepAliveTimeout = settings.keepAliveMs;
+const turnOver = () => {
+  services.keeper.turning
+    .turnOver()
+    .catch((problem: unknown) => log.error({ err: problem }, 'turning the day'));
+};
+const cannotListen = (error: Error) => {
+  console.error(`Cannot listen on ${host}:${String(port)}: ${error.message}`);
+  void end(1);
+};
+server.once('error', cannotListen);
+server.listen(port, host, () => {
+  server.off('error', cannotListen);
   // Whoever asks first in the morning finds the day turned already.
   setInterval(turnOver, TURN_EVERY_MS).unref();
   turnOver();
   // Port 0 asks for any that is free.
   const { port: given } = server.address() as AddressInfo;
-  const address = `http://${HOST}:${String(given)}`;
-  console.log(`Green Abacus is at ${address}`);
+  const own = `${settings.tls ? 'https' : 'http'}://${host}:${String(given)}`;
+  console.log(`Green Abacus is at ${settings.address ?? own}`);
   void accounts.firstToken().then((token) => {
-    if (token !== null) console.log(`First manager: ${address}/welcome?token=${token}`);
+    if (token !== null) console.log(`First manager: ${own}/welcome?token=${token}`);
   });
 });
-// Longer than browsers and proxies keep an idle connection: none is closed under a request that takes it up again.
-server.keepAliveTimeout = KEEP_ALIVE_MS;
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.on(signal, () => {
-    server.close(() => {
-      void services.close().then(() => {
-        closeAccounts();
-        process.exit(0);
-      });
-    });
-    server.closeAllConnections();
+  process.once(signal, () => {
+    // Requests that run are answered, idle connections end at once; what hangs is cut off in the end.
+    server.close(() => void end(0));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), LAST_REQUESTS_MS).unref();
   });
 }

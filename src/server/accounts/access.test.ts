@@ -42,6 +42,7 @@ const WHO: Record<EndpointName, readonly (string | null)[]> = {
   session: EVERYBODY,
   invitation: EVERYBODY,
   beginAccount: EVERYBODY,
+  health: EVERYBODY,
   clock: EVERYBODY,
   calendar: EVERYBODY,
   accounts: ['odalys'],

@@ -8,6 +8,7 @@ import type { Role } from '../../contract/roles';
 import type {
   Account,
   SessionAnswer,
+  SignedIn,
   accountsAnswer,
   invitationAnswer,
   newAccount,
@@ -18,6 +19,7 @@ import type { Problem } from '../../core/logbook/problems';
 import { invalid, notFound } from '../problem';
 import type { Services } from '../services';
 import type { Caller } from '../caller';
+import type { WhoComesIn } from '../settings';
 import { type Auth, makeAuth } from './auth';
 import { Invitations, invitationRow } from './invitations';
 import { type AccountTables, openAccountTables } from './openAccounts';
@@ -28,6 +30,8 @@ type Needs = Pick<Services, 'store' | 'rows' | 'board' | 'clock'>;
 
 const wrong = (path: string, message: string) => invalid([{ path: [path], message } satisfies Problem]);
 const LAST_MANAGER = 'is the last manager; make another one first';
+
+const withoutSites = ({ sites: _, ...known }: Caller): SignedIn => known;
 
 export class Accounts {
   readonly auth: Auth;
@@ -61,26 +65,26 @@ export class Accounts {
     };
   }
 
-  async session(caller: Caller | null): Promise<SessionAnswer> {
+  async session(caller: Caller | null): Promise<Omit<SessionAnswer, 'address'>> {
     const users = await this.db.select().from(t.user);
     const demo = users.filter((each) => each.demo);
     return {
-      signedIn: caller && {
-        personId: caller.personId,
-        name: caller.name,
-        email: caller.email,
-        role: caller.role,
-        ownerId: caller.ownerId,
-      },
+      signedIn: caller && withoutSites(caller),
       empty: users.length === 0,
       demo: demo.map(({ personId, name, role }) => ({ personId, name, role: role as Role })),
     };
   }
 
+  /** Whether anybody has an account, and whether they come in by one touch. */
+  async whoComesIn(): Promise<WhoComesIn> {
+    const users = await this.db.select({ demo: t.user.demo }).from(t.user);
+    if (users.length === 0) return 'nobody';
+    return users.some(({ demo }) => demo) ? 'demo' : 'people';
+  }
+
   /** The first manager's link, made anew at each start until somebody came; null: somebody did. */
   async firstToken(): Promise<string | null> {
-    const [anybody] = await this.db.select({ id: t.user.id }).from(t.user).limit(1);
-    if (anybody) return null;
+    if ((await this.whoComesIn()) !== 'nobody') return null;
     return (await this.invitations.make({ personId: null, role: 'manager', ownerId: null })).token;
   }
 
@@ -220,8 +224,7 @@ export class Accounts {
 
   /** The answer that sets the session of somebody of the demo story; null: this is no demo. */
   async demoSignIn(person: string, headers: IncomingHttpHeaders): Promise<Response | null> {
-    const [any] = await this.db.select({ id: t.user.id }).from(t.user).where(eq(t.user.demo, true)).limit(1);
-    if (!any) return null;
+    if ((await this.whoComesIn()) !== 'demo') return null;
     return this.auth.api.demoSignIn({
       body: { person },
       headers: fromNodeHeaders(headers),

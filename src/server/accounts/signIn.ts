@@ -18,7 +18,9 @@ export function signInRouter({ auth }: Accounts): Router {
   const router = Router();
   const answer = toNodeHandler(auth);
   router.post(DOORS, (request, response, next) => {
-    request.headers[ADDRESS_HEADER] = request.socket.remoteAddress ?? '';
+    // Of the socket, or by the word of a proxy that is trusted: never a header that a client sends.
+    request.headers[ADDRESS_HEADER] = request.ip ?? '';
+    response.locals['operation'] = `auth${request.path}`;
     answer(request, response).catch(next);
   });
   router.use(() => {

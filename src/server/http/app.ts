@@ -15,6 +15,7 @@ import { fileHandlers } from './routes/files';
 import { handlers } from './routes/handlers';
 import { apiRouter } from './routes/route';
 import { ownHostsOnly } from './hosts';
+import { type Logger, noteAnswers, openLog } from '../log';
 import type { Services } from '../services';
 import { isBusy } from '../store/database';
 import { NoPlace } from '../store/pages';
@@ -62,14 +63,14 @@ function problemOf(error: unknown, services: Services): HttpProblem | null {
 }
 
 const answerProblem =
-  (services: Services): ErrorRequestHandler =>
+  (services: Services, log: Logger): ErrorRequestHandler =>
   (error: unknown, _request, response, next) => {
     if (response.headersSent) {
       next(error);
       return;
     }
     const problem = problemOf(error, services);
-    if (!problem) console.error(error);
+    if (!problem) log.error({ err: error }, 'not expected');
     const document = problem?.document ?? {
       type: 'about:blank',
       title: 'Something went wrong on our side; nothing was written. Try again.',
@@ -84,6 +85,13 @@ interface AppOptions {
   webFolder: string | null;
   /** names under which the server is reached beside those of this machine */
   hosts?: readonly string[];
+  /** how the server is reached by others; left out: nobody said */
+  address?: string | null;
+  /** proxies before it whose word on who asks is taken */
+  proxyHops?: number;
+  /** whether browsers reach it by TLS alone */
+  secure?: boolean;
+  log?: Logger;
   /** who calls; left out: whoever is signed in */
   callerOf?: Accounts['callerOf'];
 }
@@ -91,15 +99,25 @@ interface AppOptions {
 export function createApp(
   services: Services,
   accounts: Accounts,
-  { webFolder, hosts = [], callerOf = (headers) => accounts.callerOf(headers) }: AppOptions,
+  {
+    webFolder,
+    hosts = [],
+    address = null,
+    proxyHops = 0,
+    secure = false,
+    log = openLog('silent'),
+    callerOf = (headers) => accounts.callerOf(headers),
+  }: AppOptions,
 ): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', proxyHops);
+  app.use(noteAnswers(log));
   app.use(
     helmet({
-      // Reached on this machine by plain HTTP: nothing may be lifted to HTTPS.
       contentSecurityPolicy: { directives: CONTENT_POLICY },
-      strictTransportSecurity: false,
+      // Reached on this machine by plain HTTP too: nothing may be lifted to HTTPS where nobody serves it.
+      strictTransportSecurity: secure,
       crossOriginEmbedderPolicy: false,
     }),
   );
@@ -111,7 +129,7 @@ export function createApp(
   app.use(
     '/api',
     apiRouter(
-      handlers(services, accounts),
+      handlers(services, accounts, address),
       fileHandlers(services),
       guardOf(services, callerOf),
       (name, body, caller) => checkWriters(services.store, name, body, caller),
@@ -132,6 +150,6 @@ export function createApp(
     );
     app.get('/{*page}', (_request, response) => response.sendFile(join(webFolder, 'index.html')));
   }
-  app.use(answerProblem(services));
+  app.use(answerProblem(services, log));
   return app;
 }

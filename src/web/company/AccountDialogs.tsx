@@ -7,7 +7,8 @@ import { dateWords } from '../../words/dates';
 import { ROLE_MEANS, ROLE_WORDS } from '../../words/roles';
 import { tell } from '../data/api/api';
 import { useOwners } from '../data/api/queries';
-import { useSignedIn } from '../data/api/session';
+import { OnlyHere } from '../data/api/OnlyHere';
+import { useAddress, useSignedIn } from '../data/api/session';
 import { say } from '../data/device/messages';
 import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
@@ -187,7 +188,8 @@ export function Change({
 
 /** The link is shown once. */
 export function LinkDialog({ name, made, onClose }: { name: string; made: Offered; onClose: () => void }) {
-  const address = `${window.location.origin}/join?token=${made.token}`;
+  const { base } = useAddress();
+  const address = `${base}/join?token=${made.token}`;
   return (
     <Dialog title={`Link for ${name}`} onClose={onClose}>
       <p className="mb-3">
@@ -195,6 +197,7 @@ export function LinkDialog({ name, made, onClose }: { name: string; made: Offere
         {dateWords(made.expiresAt.slice(0, 10))}, and is not shown again.
       </p>
       <p className="mb-3 break-all border-l-4 border-green pl-3 font-mono">{address}</p>
+      <OnlyHere what="The link" />
       <Button
         weight="main"
         onClick={() =>

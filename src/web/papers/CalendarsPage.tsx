@@ -5,6 +5,8 @@ import { say, sayWrong } from '../data/device/messages';
 import type { FeedRow, FeedScope } from '../../contract/feeds';
 import { instantWords } from '../../words/dates';
 import { useFeeds, useMakeFeed, useOwners, useWithdrawFeed } from '../data/api/queries';
+import { OnlyHere } from '../data/api/OnlyHere';
+import { useAddress } from '../data/api/session';
 import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
 import { SiteChoice } from '../forms/SiteChoice';
@@ -96,7 +98,8 @@ function NewCalendar() {
 
 function Calendar({ row }: { row: FeedRow }) {
   const withdraw = useWithdrawFeed(row.id);
-  const address = `${window.location.origin}/api/calendars/${row.token}.ics`;
+  const { base } = useAddress();
+  const address = `${base}/api/calendars/${row.token}.ics`;
   const gone = row.withdrawnAt !== null;
   const copy = () =>
     void navigator.clipboard.writeText(address).then(
@@ -112,7 +115,10 @@ function Calendar({ row }: { row: FeedRow }) {
             ○ withdrawn {instantWords(row.withdrawnAt ?? '')}: the address answers nothing
           </p>
         ) : (
-          <p className="break-all text-[0.93rem]">{address}</p>
+          <>
+            <p className="break-all text-[0.93rem]">{address}</p>
+            <OnlyHere what="This address" />
+          </>
         )}
         <ApiError error={withdraw.error} />
       </div>

@@ -5,6 +5,8 @@ import { LABEL_KINDS, LABEL_SHEETS, type LabelKind, type LabelSheet } from '../.
 import { addressOf } from '../../contract/endpoints';
 import { parseDay } from '../../core/quantity/day';
 import { useCylinderPages, useMachines } from '../data/api/queries';
+import { OnlyHere } from '../data/api/OnlyHere';
+import { useAddress } from '../data/api/session';
 import { MachinePicker } from '../forms/MachinePicker';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
@@ -52,6 +54,7 @@ export default function LabelsPage() {
   const [draft, setDraft] = useState(BEGUN);
   const [picking, setPicking] = useState(false);
   const [row] = useMachines({ ids: machine }, machine !== '').data?.rows ?? [];
+  const { base } = useAddress();
   const cylinders = rowsOf(useCylinderPages());
   const set = (part: Partial<LabelDraft>) => setDraft({ ...draft, ...part });
   const lacking = kind === 'bottle' ? draft.bottle === '' : machine === '';
@@ -67,7 +70,7 @@ export default function LabelsPage() {
       sheet: draft.sheet,
       skip: draft.skip,
       copies: draft.copies,
-      base: window.location.origin,
+      base,
     },
   )}`;
   return (
@@ -125,9 +128,9 @@ export default function LabelsPage() {
           </a>
         )}
         <p className="mt-3 max-w-prose text-soft">
-          Print it at its own size, not fitted to the page. The code opens {window.location.origin}: on a
-          phone that reaches this app it opens the machine.
+          Print it at its own size, not fitted to the page. The code opens the machine at {base}.
         </p>
+        <OnlyHere what="The code" />
       </Section>
       {picking && (
         <Dialog title="Machine" onClose={() => setPicking(false)}>

@@ -9,6 +9,8 @@ const done = async (work: Promise<void>): Promise<{ done: true }> => {
 
 export const accountHandlers = (
   accounts: Accounts,
+  /** how others reach this server */
+  address: string | null,
 ): Pick<
   Handlers,
   | 'session'
@@ -21,7 +23,7 @@ export const accountHandlers = (
   | 'endSessions'
   | 'closeAccount'
 > => ({
-  session: ({ caller }) => accounts.session(caller),
+  session: async ({ caller }) => ({ ...(await accounts.session(caller)), address }),
   accounts: () => accounts.list(),
   invitation: ({ query }) => accounts.invitation(query.token),
   invite: ({ body }) => accounts.invite(body),

@@ -86,6 +86,7 @@ const CALLS: Record<EndpointName, () => Call | Promise<Call>> = {
   changeRole: async () => ({ path: { id: await accountOf('ike') }, body: { role: 'auditor' } }),
   endSessions: async () => ({ path: { id: await accountOf('ike') }, body: {} }),
   closeAccount: async () => ({ path: { id: await accountOf('auditor') }, body: {} }),
+  health: () => ({}),
   clock: () => ({}),
   company: () => ({}),
   people: () => ({}),

@@ -11,6 +11,7 @@ export const ENDPOINT_WORDS: Record<EndpointName, string> = {
   changeRole: 'What somebody may',
   endSessions: 'Signs somebody out everywhere',
   closeAccount: 'Takes an account away; what was written stays',
+  health: 'Whether the server can read its logbook: for whoever watches over it',
   clock: 'What time it is here, and whether a day is held fixed',
   company: 'The contractor who writes this logbook',
   people: 'Everybody who writes or reads, with certificates',

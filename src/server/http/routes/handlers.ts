@@ -17,7 +17,12 @@ import type { Handlers } from './route';
 
 const read = <Value>(text: string): Value => JSON.parse(text) as Value;
 
-export function handlers(services: Services, accounts: Accounts): Handlers {
+function found<Thing>(thing: Thing | null, what: string): Thing {
+  if (thing === null) throw notFound(what);
+  return thing;
+}
+
+export function handlers(services: Services, accounts: Accounts, address: string | null): Handlers {
   const {
     store,
     standings,
@@ -34,7 +39,11 @@ export function handlers(services: Services, accounts: Accounts): Handlers {
   } = services;
 
   return {
-    ...accountHandlers(accounts),
+    ...accountHandlers(accounts, address),
+    health: async () => {
+      await store.company();
+      return { ready: true as const };
+    },
     clock: () => Promise.resolve({ fixedToday: clock.fixedToday, nowMs: clock.nowMs() }),
     company: () => store.company(),
     people: () => store.people(),
@@ -43,18 +52,12 @@ export function handlers(services: Services, accounts: Accounts): Handlers {
     instruments: () => store.instruments(),
     rules: async () => ({ amendments: await store.amendments() }),
     sites: ({ query, caller }) => board.sites(query, caller.sites),
-    site: async ({ parts }) => {
-      const site = await store.site(parts.id);
-      if (!site) throw notFound('site');
-      return site;
-    },
+    site: async ({ parts }) => found(await store.site(parts.id), 'site'),
     spaces: ({ query }) => board.spaces(query),
     cylinders: ({ query }) => board.cylinders(query),
     machines: ({ query, caller }) => board.machines(query, caller.sites),
     machine: async ({ parts }) => {
-      const placed = await store.placed(parts.id);
-      if (!placed) throw notFound('machine');
-      const { appliance, site } = placed;
+      const { appliance, site } = found(await store.placed(parts.id), 'machine');
       const judged = await keeper.documentOf(appliance, site);
       return {
         appliance,

@@ -62,8 +62,13 @@ export function apiRouter(
     if (endpoint.answer === FILE) {
       router[method](
         endpoint.path,
-        async (request, _response, next) => {
-          await guard.admit(name, { parts: partsOf(request), query: request.query }, request);
+        async (request, response, next) => {
+          response.locals['operation'] = name;
+          response.locals['caller'] = await guard.admit(
+            name,
+            { parts: partsOf(request), query: request.query },
+            request,
+          );
           next();
         },
         files[name as keyof FileHandlers],
@@ -73,6 +78,7 @@ export function apiRouter(
     // Whoever may not call is refused before a large body is taken.
     const first: RequestHandler = async (request, response, next) => {
       const query = request.query;
+      response.locals['operation'] = name;
       response.locals['caller'] = await guard.admit(name, { parts: partsOf(request), query }, request);
       next();
     };

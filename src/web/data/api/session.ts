@@ -20,6 +20,15 @@ export function useMay(): (name: EndpointName) => boolean {
   return (name) => mayCall(name, role);
 }
 
+const THIS_COMPUTER = ['127.0.0.1', 'localhost', '[::1]'];
+
+/** How others open this app; `onlyHere`: nobody said how, and the address at hand leads to this computer alone. */
+export function useAddress(): { base: string; onlyHere: boolean } {
+  const address = useSession().data?.address ?? null;
+  const { origin, hostname } = window.location;
+  return { base: address ?? origin, onlyHere: address === null && THIS_COMPUTER.includes(hostname) };
+}
+
 /** The session was ended elsewhere: the way in stands over what was being typed. */
 export function noteEnd(client: QueryClient, error: unknown): void {
   if (!(error instanceof ApiProblem) || error.document.status !== UNAUTHORIZED) return;
