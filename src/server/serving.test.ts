@@ -86,14 +86,14 @@ it('ends gracefully, says that it is ready, and notes operations, not what was i
 }, 60_000);
 
 it('answers by its own TLS under the name that was said, with a cookie for TLS alone', async () => {
-  await start({
+  const served = await start({
     ABACUS_ADDRESS: 'https://abacus.pier.example',
     ABACUS_TLS_CERT: join(folder, 'cert.pem'),
     ABACUS_TLS_KEY: join(folder, 'key.pem'),
     ABACUS_HOST: '0.0.0.0',
   });
-  expect(running?.printed()).not.toContain('Without TLS');
-  const port = await portOf(running as Served);
+  expect(served.printed()).not.toContain('Without TLS');
+  const port = Number(/listening on \S+:(\d+)/.exec(served.printed())?.[1]);
   const answer = await new Promise<{ status: number | undefined; cookie: string; hsts: string }>(
     (resolve, reject) => {
       const body = JSON.stringify({ email: 'first@pier.example', password: PASSWORD });
@@ -157,11 +157,4 @@ async function signedInOnce(): Promise<Served> {
   expect(await answer.json()).toMatchObject({ signedIn: { role: 'manager' }, empty: false, address: null });
   expect(cookieOf(answer)).toBe('');
   return served;
-}
-
-/** The port that was given, which its address does not tell where another one was said. */
-async function portOf({ child }: Served): Promise<number> {
-  const sockets = execFileSync('ss', ['-Hltnp'], { encoding: 'utf8' });
-  const line = sockets.split('\n').find((each) => each.includes(`pid=${String(child.pid)},`));
-  return Number(/:(\d+)\s/.exec(line ?? '')?.[1]);
 }
