@@ -22,7 +22,7 @@ export async function serve(url: string, env: Record<string, string> = {}): Prom
     stream.on('data', (part: Buffer) => (printed += part.toString()));
   const base = `${await said(
     child,
-    () => /Green Abacus is at (http[^\s,]+)/.exec(printed)?.[1],
+    () => /Green Abacus is at (http\S+)/.exec(printed)?.[1],
     () => printed,
   )}/api`;
   const kill = async (signal: NodeJS.Signals) => {

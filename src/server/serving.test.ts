@@ -93,7 +93,7 @@ it('answers by its own TLS under the name that was said, with a cookie for TLS a
     ABACUS_HOST: '0.0.0.0',
   });
   expect(served.printed()).not.toContain('Without TLS');
-  const port = Number(/listening on \S+:(\d+)/.exec(served.printed())?.[1]);
+  const port = Number(/Listening on \S+:(\d+)/.exec(served.printed())?.[1]);
   const answer = await new Promise<{ status: number | undefined; cookie: string; hsts: string }>(
     (resolve, reject) => {
       const body = JSON.stringify({ email: 'first@pier.example', password: PASSWORD });
