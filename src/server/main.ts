@@ -84,12 +84,12 @@ server.listen(port, host, () => {
   turnOver();
   // Port 0 asks for any that is free.
   const { port: given } = server.address() as AddressInfo;
-  const own = `${settings.tls ? 'https' : 'http'}://${host}:${String(given)}`;
+  const address = settings.address ?? `${settings.tls ? 'https' : 'http'}://${host}:${String(given)}`;
   // The address stands alone at the end of its line: programs read it there.
   if (settings.address !== null) console.log(`Listening on ${host}:${String(given)}`);
-  console.log(`Green Abacus is at ${settings.address ?? own}`);
+  console.log(`Green Abacus is at ${address}`);
   void accounts.firstToken().then((token) => {
-    if (token !== null) console.log(`First manager: ${own}/welcome?token=${token}`);
+    if (token !== null) console.log(`First manager: ${address}/welcome?token=${token}`);
   });
 });
 

@@ -6,6 +6,7 @@ import { useDemoSignIn, useSignIn } from '../data/api/session';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
+import { Fold } from '../parts/Fold';
 import { Door } from './Door';
 
 export function SignIn({ session: { empty, demo } }: { session: SessionAnswer }) {
@@ -18,7 +19,20 @@ export function SignIn({ session: { empty, demo } }: { session: SessionAnswer })
         </p>
       </Door>
     );
-  return <Door title="Sign in">{demo.length > 0 ? <DemoPeople people={demo} /> : <ByPassword />}</Door>;
+  return (
+    <Door title="Sign in">
+      {demo.length > 0 ? (
+        <>
+          <DemoPeople people={demo} />
+          <Fold title="With a password">
+            <ByPassword />
+          </Fold>
+        </>
+      ) : (
+        <ByPassword />
+      )}
+    </Door>
+  );
 }
 
 /** Only an invented company lets one in like this. */
