@@ -5,6 +5,6 @@ export const OnlyHere = ({ what }: { what: string }) =>
   useAddress().onlyHere && (
     <p className="mb-3 max-w-prose text-ochre">
       ◐ {what} opens on this computer alone, for the server was not told how others reach it (
-      <code>--address</code>).
+      <code className="whitespace-nowrap">--address</code>).
     </p>
   );
