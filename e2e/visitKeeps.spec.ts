@@ -193,6 +193,7 @@ test('an instrument puts its offset in, and says when its check is overdue', asy
   await sheet(page).getByRole('textbox', { name: 'Suction pressure' }).fill('20');
   await expect(sheet(page).getByText('corrected to 18 psig', { exact: false })).toBeVisible();
   await sheet(page).getByRole('button', { name: 'Next: head pressure' }).click();
+  await expect(sheet(page).getByRole('textbox', { name: 'Head pressure' })).toBeVisible();
   await sheet(page).getByRole('button', { name: 'Close' }).click();
   await expect(
     page

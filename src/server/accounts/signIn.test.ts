@@ -80,7 +80,7 @@ let manager = '';
 
 describe('the first start', () => {
   it('says that nobody is there yet, and refuses everything but the link', async () => {
-    expect(await session('')).toEqual({ signedIn: null, empty: true, demo: [] });
+    expect(await session('')).toEqual({ signedIn: null, empty: true, demo: [], address: null });
     expect(await status('/machines', '')).toBe(401);
     // Without demo data its door does not exist.
     expect((await post('/demo/sign-in', { person: 'odalys' })).status).toBe(404);
