@@ -2,13 +2,13 @@
 import { isIP } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { z } from 'zod';
+import { THIS_COMPUTER } from '../contract/loopback';
 import { PATIENCE } from './store/database';
 
 const DEFAULT_PORT = 4400;
 const MOST_HOPS = 10;
 /** Longer than browsers and proxies keep an idle connection: none is closed under a request that takes it up again. */
 const KEEP_ALIVE_S = 75;
-const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
 
 const number = (whole: string, least: number, most: number) =>
   z.coerce.number({ error: whole }).int(whole).min(least, whole).max(most, whole);
@@ -76,6 +76,7 @@ export function readSettings(
   const { ABACUS_TLS_CERT: cert, ABACUS_TLS_KEY: key, ABACUS_ADDRESS: address = null } = env;
   const tls = cert !== undefined && key !== undefined ? { cert, key } : null;
   const host = env.ABACUS_HOST;
+  const loopback = THIS_COMPUTER.includes(asHost(host));
   return {
     settings: {
       host,
@@ -90,12 +91,12 @@ export function readSettings(
           .map((name) => name.trim())
           .filter(Boolean),
         ...(address === null ? [] : [new URL(address).hostname]),
-        ...(LOOPBACK.includes(host) ? [] : namesOf(host)),
+        ...(loopback ? [] : namesOf(host)),
       ],
       patienceMs: env.ABACUS_PATIENCE_MS,
       today: env.ABACUS_TODAY,
       log: env.ABACUS_LOG,
-      loopback: LOOPBACK.includes(host),
+      loopback,
       secure: tls !== null || (address?.startsWith('https:') ?? false),
     },
   };

@@ -1,8 +1,7 @@
 /** The server answers to its own names alone, and to pages of its own: a page from elsewhere reads and writes nothing. */
 import type { RequestHandler } from 'express';
+import { THIS_COMPUTER } from '../../contract/loopback';
 import { refused } from '../problem';
-
-const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]'];
 
 const hostnameOf = (host: string): string => host.replace(/:\d+$/, '').toLowerCase();
 
@@ -10,7 +9,7 @@ const FORBIDDEN = 403;
 
 /** `more`: other names under which this server is reached. */
 export function ownHostsOnly(more: readonly string[] = []): RequestHandler {
-  const names = new Set([...OWN_NAMES, ...more.map((name) => name.toLowerCase())]);
+  const names = new Set([...THIS_COMPUTER, ...more.map((name) => name.toLowerCase())]);
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
     if (!names.has(hostnameOf(host)))

@@ -11,6 +11,7 @@ import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
 import { Door } from './Door';
+import { NewPassword, isShort } from './NewPassword';
 
 export function JoinPage() {
   const [search] = useSearchParams();
@@ -48,7 +49,6 @@ function Joining({ token, offer }: { token: string; offer: Offer }) {
     },
     onSuccess: () => navigate('/due', { replace: true }),
   });
-  const short = password !== '' && password.length < PASSWORD_CHARACTERS;
   const lacking = email.trim() === '' || password === '' || (offer.name === null && name.trim() === '');
   return (
     <form
@@ -79,17 +79,19 @@ function Joining({ token, offer }: { token: string; offer: Offer }) {
         readOnly={offer.email !== null}
         onChange={(event) => setEmail(event.target.value)}
       />
-      <TextField
+      <NewPassword
         label="Password"
-        type="password"
-        autoComplete="new-password"
-        value={password}
         hint={`At least ${String(PASSWORD_CHARACTERS)} characters; three or four words are easy to remember.`}
-        error={short ? `At least ${String(PASSWORD_CHARACTERS)} characters.` : null}
-        onChange={(event) => setPassword(event.target.value)}
+        value={password}
+        onChange={setPassword}
       />
       <ApiError error={begin.error} />
-      <Button weight="main" type="submit" className="w-full" disabled={lacking || short || begin.isPending}>
+      <Button
+        weight="main"
+        type="submit"
+        className="w-full"
+        disabled={lacking || isShort(password) || begin.isPending}
+      >
         {offer.renews ? 'Keep this password' : 'Come in'}
       </Button>
     </form>

@@ -1,7 +1,6 @@
 /** One's own account: its name, for whom a manager writes, its password, and the ways out. */
 import { useState } from 'react';
 import { LogOut } from 'lucide-react';
-import { PASSWORD_CHARACTERS } from '../../contract/accounts';
 import { ROLE_WORDS } from '../../words/roles';
 import { useChangePassword, useSession, useSignOut, useSignedIn } from '../data/api/session';
 import { say } from '../data/device/messages';
@@ -10,6 +9,7 @@ import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { SelectField, TextField } from '../parts/Field';
 import { Fold } from '../parts/Fold';
+import { NewPassword, isShort } from './NewPassword';
 
 export function OwnAccount({ onClose }: { onClose: () => void }) {
   const signedIn = useSignedIn();
@@ -62,7 +62,6 @@ function Password() {
   const change = useChangePassword();
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
-  const short = next !== '' && next.length < PASSWORD_CHARACTERS;
   return (
     <form
       onSubmit={(event) => {
@@ -86,16 +85,9 @@ function Password() {
         value={current}
         onChange={(event) => setCurrent(event.target.value)}
       />
-      <TextField
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        value={next}
-        error={short ? `At least ${String(PASSWORD_CHARACTERS)} characters.` : null}
-        onChange={(event) => setNext(event.target.value)}
-      />
+      <NewPassword label="New password" value={next} onChange={setNext} />
       <ApiError error={change.error} />
-      <Button type="submit" disabled={current === '' || next === '' || short || change.isPending}>
+      <Button type="submit" disabled={current === '' || next === '' || isShort(next) || change.isPending}>
         Change it
       </Button>
     </form>

@@ -9,6 +9,7 @@ import { tell } from '../data/api/api';
 import { useOwners } from '../data/api/queries';
 import { OnlyHere } from '../data/api/OnlyHere';
 import { useAddress, useSignedIn } from '../data/api/session';
+import { copyText } from '../data/device/copyText';
 import { say } from '../data/device/messages';
 import { useWriter } from '../data/device/writer';
 import { ApiError } from '../forms/ApiError';
@@ -198,15 +199,7 @@ export function LinkDialog({ name, made, onClose }: { name: string; made: Offere
       </p>
       <p className="mb-3 break-all border-l-4 border-green pl-3 font-mono">{address}</p>
       <OnlyHere what="The link" />
-      <Button
-        weight="main"
-        onClick={() =>
-          void navigator.clipboard.writeText(address).then(
-            () => say('The link is copied.'),
-            () => say('It could not be copied here: mark it and copy it by hand.'),
-          )
-        }
-      >
+      <Button weight="main" onClick={() => copyText(address, 'The link', 'The link is copied.')}>
         <Copy aria-hidden="true" size={18} /> Copy it
       </Button>
     </Dialog>

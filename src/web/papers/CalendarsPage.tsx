@@ -1,7 +1,7 @@
 /** Calendars: deadlines in somebody's own calendar, by a secret address that can be withdrawn. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { say, sayWrong } from '../data/device/messages';
+import { copyText } from '../data/device/copyText';
 import type { FeedRow, FeedScope } from '../../contract/feeds';
 import { instantWords } from '../../words/dates';
 import { useFeeds, useMakeFeed, useOwners, useWithdrawFeed } from '../data/api/queries';
@@ -102,10 +102,7 @@ function Calendar({ row }: { row: FeedRow }) {
   const address = `${base}/api/calendars/${row.token}.ics`;
   const gone = row.withdrawnAt !== null;
   const copy = () =>
-    void navigator.clipboard.writeText(address).then(
-      () => say('The address is copied. Whoever has it can read these deadlines.'),
-      () => sayWrong('The address could not be copied: mark it and copy it by hand.'),
-    );
+    copyText(address, 'The address', 'The address is copied. Whoever has it can read these deadlines.');
   return (
     <li className="rule-b flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
       <div className="min-w-0 flex-1 basis-72">

@@ -59,22 +59,6 @@ export function apiRouter(
   const router = Router();
   for (const [name, endpoint] of Object.entries(ENDPOINTS) as [EndpointName, Endpoint][]) {
     const method = endpoint.method === 'GET' ? 'get' : 'post';
-    if (endpoint.answer === FILE) {
-      router[method](
-        endpoint.path,
-        async (request, response, next) => {
-          response.locals['operation'] = name;
-          response.locals['caller'] = await guard.admit(
-            name,
-            { parts: partsOf(request), query: request.query },
-            request,
-          );
-          next();
-        },
-        files[name as keyof FileHandlers],
-      );
-      continue;
-    }
     // Whoever may not call is refused before a large body is taken.
     const first: RequestHandler = async (request, response, next) => {
       const query = request.query;
@@ -82,6 +66,10 @@ export function apiRouter(
       response.locals['caller'] = await guard.admit(name, { parts: partsOf(request), query }, request);
       next();
     };
+    if (endpoint.answer === FILE) {
+      router[method](endpoint.path, first, files[name as keyof FileHandlers]);
+      continue;
+    }
     const file = endpoint.body === FILE ? [express.raw({ type: () => true, limit: PHOTO_BYTES })] : [];
     const answer = documents[name as DocumentName] as (asked: unknown) => Promise<unknown>;
     router[method](endpoint.path, first, ...file, async (request, response) => {

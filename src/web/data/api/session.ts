@@ -3,6 +3,7 @@ import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tansta
 import { mayCall } from '../../../contract/access';
 import type { SessionAnswer, SignedIn } from '../../../contract/accounts';
 import type { EndpointName } from '../../../contract/endpoints';
+import { THIS_COMPUTER } from '../../../contract/loopback';
 import { ApiProblem, ask } from './api';
 
 const KEY = ['session'];
@@ -19,8 +20,6 @@ export function useMay(): (name: EndpointName) => boolean {
   const role = useSignedIn()?.role ?? null;
   return (name) => mayCall(name, role);
 }
-
-const THIS_COMPUTER = ['127.0.0.1', 'localhost', '[::1]'];
 
 /** How others open this app; `onlyHere`: nobody said how, and the address at hand leads to this computer alone. */
 export function useAddress(): { base: string; onlyHere: boolean } {
