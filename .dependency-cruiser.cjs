@@ -4,7 +4,7 @@ const { core, house, server, web } = require('./rooms.cjs');
 const TEST = '\\.(test|testkit)\\.tsx?$';
 /** What starts by itself: the app, the server and its threads, the command lines, and calculators, found by their name. */
 const STARTS =
-  '^src/(web/(main|calculators/(pages/|work/bench\\.worker))|server/(main|apartStart|exports/threadWork|standings/standingThreadWork|imports/child)|demo/write|cli/)';
+  '^src/(web/(main|calculators/(pages/|work/bench\\.worker))|server/(main|apartStart|exports/threadWork|standings/standingThreadWork|imports/child|backups/child)|demo/write|cli/)';
 const forbid = (name, from, to) => ({ name, severity: 'error', from, to });
 
 /** A room imports itself and the rooms that it is given; tests may look further. */

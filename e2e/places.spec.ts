@@ -82,7 +82,8 @@ test('finds one of a hundred machines by search, site, kind and state, with keys
   await page.getByLabel('Show only').selectOption('rack');
   await expect(page.getByText('No machine fits')).toBeVisible();
   await page.getByRole('button', { name: 'Clear search and filters' }).click();
-  await expect(page.getByText(/^\d+ machines$/)).toBeVisible();
+  // What another test retired is counted behind it.
+  await expect(page.getByText(/^\d+ machines(;|$)/)).toBeVisible();
 });
 
 test('says who is signed in, holds the chosen look, and that the seals are intact', async ({ page }) => {

@@ -2,11 +2,11 @@
  * `npm run --silent backup -- --into FOLDER [--data FOLDER]`: the database as of one moment, with its photos and documents,
  * while the app goes on writing.
  */
-import { cpSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { createClient } from '@libsql/client';
-import { ATTACHMENTS, DATABASE } from './dataFolder';
+import { makeBackup } from '../server/backups/copy';
+import { ATTACHMENTS, DATABASE } from '../server/dataFolder';
 import { errorText, fail } from './exit';
 
 const HELP = `Copies the database as of one moment, with its photos and documents, into a new folder.
@@ -36,29 +36,9 @@ async function main(): Promise<void> {
   const { into, data } = argumentsOf();
   const source = join(data, DATABASE);
   if (!existsSync(source)) fail(`${data} holds no ${DATABASE}; name the data folder with --data.`);
-  if (existsSync(into) && readdirSync(into).length > 0)
-    fail(`${into} is not empty; name a new folder, so that no copy is written over.`);
-  const aside = `${resolve(into)}.part`;
-  rmSync(aside, { recursive: true, force: true });
-  mkdirSync(aside, { recursive: true });
-  try {
-    const client = createClient({ url: `file:${source}`, timeout: 10_000 });
-    // One read of the database as of one moment, whatever is written meanwhile.
-    await client.execute({ sql: 'VACUUM INTO ?', args: [join(aside, DATABASE)] });
-    client.close();
-    const attachments = join(data, ATTACHMENTS);
-    // Pictures never change: what the database names was there before it.
-    if (existsSync(attachments))
-      cpSync(attachments, join(aside, ATTACHMENTS), {
-        recursive: true,
-        filter: (path) => !path.endsWith('.part'),
-      });
-    rmSync(into, { recursive: true, force: true });
-    renameSync(aside, into);
-  } catch (error) {
-    rmSync(aside, { recursive: true, force: true });
-    fail(`No copy was made: ${errorText(error)}`);
-  }
+  await makeBackup({ database: source, attachments: join(data, ATTACHMENTS) }, into).catch((error: unknown) =>
+    fail(`No copy was made: ${errorText(error)}.`),
+  );
   process.stdout.write(`${JSON.stringify({ into }, null, 2)}\n`);
 }
 

@@ -11,7 +11,7 @@ import { csvOf, workbookOf, zipOf } from '../server/exports/write';
 import { exportText } from '../server/exports/logbooks';
 import type { Services } from '../server/services';
 import { staysOutWords } from '../words/staysOut';
-import { ATTACHMENTS } from './dataFolder';
+import { ATTACHMENTS } from '../server/dataFolder';
 import { errorText, fail } from './exit';
 import { openData } from './openData';
 

@@ -16,7 +16,7 @@ import type { PlannedRow } from '../server/imports/plan';
 import { FileRefused } from '../server/imports/refused';
 import { leftOutWords } from '../sheets/leftOut';
 import { type Mapping, mappingFrom, mappingSchema } from '../sheets/mapping';
-import { DATABASE } from './dataFolder';
+import { DATABASE } from '../server/dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
 import type { Arguments, Target } from './importTarget';
 import { writeWhole } from './writeWhole';

@@ -9,7 +9,7 @@ import type { PlannedFile } from '../server/imports/planFile';
 import { knownOfStore, knownStore } from '../server/imports/storeKnown';
 import { loadLogbook } from '../server/exports/logbooks';
 import { type Services, openServices } from '../server/services';
-import { DATABASE } from './dataFolder';
+import { DATABASE } from '../server/dataFolder';
 import { fail } from './exit';
 import type { Arguments, Target } from './importTarget';
 

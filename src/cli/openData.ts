@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { systemClock } from '../server/clock';
 import { type Services, openServices } from '../server/services';
-import { DATABASE } from './dataFolder';
+import { DATABASE } from '../server/dataFolder';
 import { fail } from './exit';
 
 export async function openData(folder: string): Promise<Services> {

@@ -10,7 +10,7 @@ import { problemText } from '../core/logbook/problems';
 import { holdFiles } from '../server/files/attachments';
 import { verifyChain } from '../server/exports/logbooks';
 import { chainWalk, inChainOrder } from '../server/store/seal';
-import { ATTACHMENTS } from './dataFolder';
+import { ATTACHMENTS } from '../server/dataFolder';
 import { EXIT_BAD_INPUT, errorText, fail } from './exit';
 import { openData } from './openData';
 

@@ -62,6 +62,8 @@ export const invitationAnswer = z.object({
   name: z.string().nullable(),
   email: z.string().nullable(),
   renews: z.boolean(),
+  /** of a logbook that has people already: the first manager may be one of them */
+  people: z.array(z.object({ personId: id, name: z.string() })),
 });
 
 export const newAccount = z.object({
@@ -75,6 +77,8 @@ export const newAccount = z.object({
     .max(200),
   /** of the first manager, whom the list of people lacks */
   name: filledText.optional(),
+  /** of the first manager who is on that list */
+  personId: id.optional(),
 });
 export const begunAccount = z.object({ email: z.string() });
 

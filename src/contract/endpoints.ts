@@ -2,12 +2,15 @@
 import { z } from 'zod';
 import * as accounts from './accounts';
 import * as api from './api';
+import * as backups from './backups';
 import * as machines from './machines';
 import * as exports from './exports';
 import * as feeds from './feeds';
 import * as imports from './imports';
 import * as labels from './labels';
+import * as notices from './notices';
 import * as papers from './papers';
+import * as scopes from './scopes';
 import { rowAnswer, rowChanges, rowsChanged } from './rows';
 
 /** An answer that is no JSON document: a file, a picture, a long export. */
@@ -59,6 +62,18 @@ export const ENDPOINTS = {
   changeRole: post('/accounts/:id/role', accounts.newRole, accounts.done),
   endSessions: post('/accounts/:id/end-sessions', null, accounts.done),
   closeAccount: post('/accounts/:id/close', null, accounts.done),
+  forgotPassword: post('/accounts/forgotten', notices.forgotten, notices.forgottenAnswer),
+  notices: get('/notices', notices.noticesAnswer),
+  setNotices: post('/notices', notices.noticeSettings, notices.noticesAnswer),
+  tryNotice: post('/notices/try', null, accounts.done),
+  unsubscribe: post('/notices/unsubscribe', notices.unsubscribing, accounts.done),
+  outbox: get('/outbox', notices.outboxAnswer, notices.outboxQuery),
+  backups: get('/backups', backups.backupsAnswer),
+  programs: get('/programs', scopes.programsAnswer),
+  makeToken: post('/programs/tokens', scopes.newToken, scopes.madeToken),
+  withdrawToken: post('/programs/tokens/:id/withdraw', null, accounts.done),
+  makeWebhook: post('/programs/webhooks', scopes.newWebhook, scopes.madeWebhook),
+  withdrawWebhook: post('/programs/webhooks/:id/withdraw', null, accounts.done),
   health: get('/health', api.healthAnswer),
   clock: get('/clock', api.clockAnswer),
   company: get('/company', api.companyAnswer),

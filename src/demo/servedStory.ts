@@ -37,10 +37,14 @@ const ODALYS: Caller = {
   sites: null,
 };
 
-/** `signedIn`: who asks, whatever cookie comes; null: whoever the cookie says. */
-export async function serveStory(today: string, signedIn: Caller | null = ODALYS): Promise<ServedStory> {
+/** `signedIn`: who asks, whatever cookie comes; null: whoever the cookie says. `nowMs`: its clock within the day. */
+export async function serveStory(
+  today: string,
+  signedIn: Caller | null = ODALYS,
+  nowMs: () => number = Date.now,
+): Promise<ServedStory> {
   const folder = mkdtempSync(join(tmpdir(), 'abacus-served-'));
-  const clock = systemClock(today);
+  const clock = systemClock(today, nowMs);
   const url = `file:${join(folder, 'story.db')}`;
   const services = await openServices(url, clock);
   await loadLogbook(services, demoStory(dayOf(today)));

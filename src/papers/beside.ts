@@ -1,13 +1,16 @@
 /** Who a paper names: contractor, owner, site, machine, and the persons with their certificates on its day. */
 import { type Entry, writtenByOf } from '../core/logbook/entry';
+import type { DatedEntry } from '../core/logbook/order';
 import type { Company, Owner, Person } from '../core/logbook/tables';
 import type { SaturationTable } from '../core/refrigerant/saturation';
 import { KIND_WORDS, METHOD_WORDS, PACK_WORDS } from '../words/codes';
 import { dateWords, dayWords } from '../words/dates';
 import { gasWords } from '../words/gas';
+import { listAnd } from '../words/list';
 import { fullChargeWords } from '../words/fullCharge';
 import type { FoldedMachine } from '../record/foldedMachine';
 import { figuresOf } from '../core/rules/amend';
+import { certifiedOn, isCertifiedWork } from '../core/rules/certified';
 import { methodOn } from '../core/rules/inForce';
 import type { Pack } from '../core/rules/pack';
 import type { Standing } from '../core/rules/standing';
@@ -70,11 +73,24 @@ export const writerName = (people: readonly Person[], entry: Entry): string => {
   return writer === null ? name : `${name} (written by ${personName(people, writer)})`;
 };
 
-export const personFacts = (people: readonly Person[], ids: Iterable<string>): Fact[] =>
-  [...new Set(ids)].map((id): Fact => [
-    personName(people, id),
-    certificateWords(people.find((each) => each.id === id)),
-  ]);
+/** Who worked, each with the certificates, and on which days none was valid for work that asks for one. */
+export function personFacts(people: readonly Person[], work: readonly DatedEntry[]): Fact[] {
+  const ids = new Set(work.map(({ entry }) => entry.by));
+  return [...ids].map((id): Fact => {
+    const person = people.find((each) => each.id === id);
+    const lacking = work
+      .filter(({ entry }) => entry.by === id && isCertifiedWork(entry.kind))
+      .map(({ day }) => day)
+      .filter((day) => certifiedOn(person, day).is !== 'valid');
+    const days = [...new Set(lacking)].map((day) => dayWords(day));
+    return [
+      personName(people, id),
+      days.length === 0
+        ? certificateWords(person)
+        : `${certificateWords(person)}. Without a valid certificate on record for work with refrigerant on ${listAnd(days)}`,
+    ];
+  });
+}
 
 /** Who signs for the owner, where that was asked once. */
 const signsFor = (owner: Owner | null): Fact[] => {

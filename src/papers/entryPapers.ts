@@ -47,7 +47,7 @@ function frame(
       ['Day', dateWords(entry.on)],
       ...partyFacts(view, beside),
       ...machineFacts(view),
-      ...personFacts(beside.people, [entry.by]),
+      ...personFacts(beside.people, [{ day: dayOf(entry.on), entry }]),
     ],
     blocks: present(...paper.blocks, correctionsBlock('Corrections', corrections, view, beside)),
     corrections: corrections.length,

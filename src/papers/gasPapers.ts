@@ -35,7 +35,7 @@ function frame(
       ...machineFacts(view),
       ...personFacts(
         beside.people,
-        standing.history.entries.filter(({ entry }) => tells(entry)).map(({ entry }) => entry.by),
+        standing.history.entries.filter(({ entry }) => tells(entry)),
       ),
     ],
     blocks: present(...paper.blocks, correctionsBlock('Corrections', corrections, view, beside)),

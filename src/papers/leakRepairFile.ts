@@ -81,10 +81,7 @@ export function leakRepairFile(view: FoldedMachine, found: CaseStanding, beside:
       ['State', stateWords(found)],
       ...partyFacts(view, beside),
       ...machineFacts(view),
-      ...personFacts(
-        beside.people,
-        own.map(({ entry }) => entry.by),
-      ),
+      ...personFacts(beside.people, own),
     ],
     blocks: present(
       wideBlock('What opened it', linesOf(openingLines(view, found))),

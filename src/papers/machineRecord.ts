@@ -84,10 +84,7 @@ export function machineRecord(view: FoldedMachine, beside: PaperContext, period:
     ['Record begins', dateOr(machine.appliance.recordFrom)],
     ['Automatic leak detection', DETECTION_WORDS[now.detection]],
     ['Retired', history.retiredOn === null ? 'no' : dayWords(history.retiredOn)],
-    ...personFacts(
-      beside.people,
-      inPeriod.map(({ entry }) => entry.by),
-    ),
+    ...personFacts(beside.people, inPeriod),
   ];
   const wide = (title: string, ...contents: Content[]): Block => ({ title, wide: true, contents });
   return {

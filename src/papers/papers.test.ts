@@ -125,6 +125,28 @@ describe('what is not known', () => {
     expect(text).toContain('p: certificate not recorded');
   });
 
+  it('names the days of work with gas on which no certificate of its own was valid', async () => {
+    const people = (expires: string | null) => [
+      { id: 'p', name: 'Tobiah Renn', certificates: [{ scheme: '608', number: 'T-1', expires }] },
+    ];
+    // The look round after it ended asks for none.
+    const facts = [
+      gas('2026-03-01'),
+      topOff('2026-06-01', 1),
+      topOff('2026-06-02', 1),
+      inspected('2026-06-03'),
+    ];
+    const told = async (expires: string | null) =>
+      read(
+        await paper({ document: 'machineRecord', machine: 'a' }, records(facts, { people: people(expires) })),
+      );
+    expect(await told('2026-05-31')).toContain(
+      'Tobiah Renn: 608 T-1, valid until 31 May 2026. Without a valid certificate on record for work with refrigerant on 1 Jun 2026 and 2 Jun 2026',
+    );
+    expect(await told('2026-06-02')).not.toContain('Without a valid certificate');
+    expect(await told(null)).not.toContain('Without a valid certificate');
+  });
+
   it('cannot judge 125 % without a full charge, and does not say no', async () => {
     const text = read(
       await paper(

@@ -60,10 +60,7 @@ export function serviceRecord(view: FoldedMachine, visitId: string, beside: Pape
       ...partyFacts(view, beside),
       ...machineFacts(view),
       ['Leak rate', rateFact(view)],
-      ...personFacts(
-        beside.people,
-        record.entries.map(({ entry }) => entry.by),
-      ),
+      ...personFacts(beside.people, record.entries),
     ],
     blocks: present(
       block('Found', blockLines(told, 'found', 'reading')),

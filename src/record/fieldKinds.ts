@@ -3,6 +3,7 @@
  * a new machine read their fields here; a kind without its line does not compile.
  */
 import type { LeakLabels } from '../core/logbook/leakLabels';
+import type { Certificate } from '../core/logbook/tables';
 import { parseDay } from '../core/quantity/day';
 import type { Mass } from '../core/quantity/mass';
 import { parseMeasure } from '../core/quantity/measure';
@@ -22,7 +23,6 @@ import {
   type MethodSince,
   type OwnedSince,
   asText,
-  certificatesText,
   numbersText,
   readCertificates,
   readMethods,
@@ -169,7 +169,10 @@ const KINDS: { readonly [Type in FieldType]: Kind<FieldOf<Type>> } = {
     read: (value, _field, { values }) => readOffset(asText(value).trim(), values),
   },
   numbers: typed(readNumbers, numbersText),
-  certificates: typed(readCertificates, certificatesText),
+  certificates: {
+    begin: (value) => value ?? [],
+    read: (value) => readCertificates((value ?? []) as Certificate[]),
+  },
   methods: {
     begin: (value) => value ?? [],
     read: (value) => readMethods((value ?? []) as MethodSince[]),

@@ -28,6 +28,9 @@ export const invalid = (
     errors: problems.map((problem) => ({ path: jsonPath(problem.path), message: problem.message })),
   });
 
+/** One field that is wrong, and what of it. */
+export const wrong = (field: string, message: string): HttpProblem => invalid([{ path: [field], message }]);
+
 export const wantsReason = (warnings: readonly string[]): HttpProblem =>
   new HttpProblem({
     type: `${BASE}wants-reason`,

@@ -52,6 +52,10 @@ describe('settings of the server', () => {
     [{ ABACUS_PROXY_HOPS: '-1' }, 'ABACUS_PROXY_HOPS'],
     [{ ABACUS_KEEP_ALIVE_S: '0' }, 'ABACUS_KEEP_ALIVE_S'],
     [{ ABACUS_LOG: 'loud' }, 'ABACUS_LOG'],
+    [{ ABACUS_SMTP: 'mail.example', ABACUS_MAIL_FROM: 'a@b.example' }, 'ABACUS_SMTP'],
+    [{ ABACUS_DATABASE: 'libsql://db.example', ABACUS_COPY: '/mnt/other' }, 'ABACUS_DATABASE'],
+    [{ ABACUS_BACKUP_DAYS: '0' }, 'ABACUS_BACKUP_DAYS'],
+    [{ ABACUS_MAIL_FROM: 'a@b.example' }, 'ABACUS_SMTP'],
   ])('%o is refused by its name', (given, name) => {
     expect(faults(given).map((each) => each.split(' ')[0])).toEqual([name]);
   });

@@ -53,15 +53,24 @@ export const siteRow = f.row({
 
 export const spaceRow = f.row({ id: f.id, siteId: f.id, name: f.text });
 
+/** What proves that somebody may do certified work. */
+const certificateRow = f.row({
+  scheme: f.maybe(f.text),
+  number: f.maybe(f.text),
+  expires: f.maybe(f.calendarDate),
+  /** file of its picture */
+  'x-photo': f.maybe(f.text),
+});
+
 export const personRow = f.row({
   id: f.id,
   name: f.text,
   role: f.maybe(f.text),
-  certificates: f.maybe(
-    z.array(f.row({ scheme: f.maybe(f.text), number: f.maybe(f.text), expires: f.maybe(f.calendarDate) })),
-  ),
+  certificates: f.maybe(z.array(certificateRow)),
   /** from then on nobody chooses them */
   leftOn: f.maybe(f.calendarDate),
+  /** another program, which writes by its token: nobody whom one would choose */
+  'x-program': f.maybe(f.flag),
 });
 
 export const applianceRow = f.row({
@@ -124,6 +133,7 @@ export type Owner = z.infer<typeof ownerRow>;
 export type Revision = z.infer<typeof revisionRow>;
 export type Site = z.infer<typeof siteRow>;
 export type Space = z.infer<typeof spaceRow>;
+export type Certificate = z.infer<typeof certificateRow>;
 export type Person = z.infer<typeof personRow>;
 export type Appliance = z.infer<typeof applianceRow>;
 export type Cylinder = z.infer<typeof cylinderRow>;

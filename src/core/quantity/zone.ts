@@ -11,6 +11,10 @@ export function dayAt(instantMs: number, timezone: string): Day {
   return dayOf(date.toString());
 }
 
+/** The whole hour, 0 to 23, of the clock in a time zone at an instant (milliseconds since 1970-01-01T00:00Z). */
+export const hourAt = (instantMs: number, timezone: string): number =>
+  Temporal.Instant.fromEpochMilliseconds(instantMs).toZonedDateTimeISO(timezone).hour;
+
 /**
  * Whether this is a time zone that the calendar knows, such as `America/Chicago`.
  * `isTimezone('Moon/Base')` // => false

@@ -3,7 +3,8 @@
  * in the interface. Nothing here moves a deadline.
  */
 import type { Person } from '../logbook/tables';
-import { type Day, dayOf } from '../quantity/day';
+import type { Day } from '../quantity/day';
+import { certifiedOn, isCertifiedWork } from './certified';
 import { type ObligationKind, stateOf } from './obligation';
 import type { Standing } from './standing';
 
@@ -17,15 +18,13 @@ export type RecordGap =
   | { code: 'inspectionWithoutMethod'; day: Day }
   | { code: 'overdue'; day: Day; kind: ObligationKind };
 
-/** Work that only a certified person may do. */
-const CERTIFIED_WORK = ['refrigerantAdded', 'refrigerantRecovered', 'leakRepaired'];
-
 function certificateGap(person: Person | undefined, by: string, day: Day): RecordGap | null {
-  const certificates = person?.certificates ?? [];
-  if (certificates.length === 0) return { code: 'noCertificate', day, person: person?.name ?? by };
-  const ends = certificates.map((each) => (each.expires == null ? (Infinity as Day) : dayOf(each.expires)));
-  const last = Math.max(...ends) as Day;
-  return last < day ? { code: 'certificateExpired', day, person: person?.name ?? by, expired: last } : null;
+  const certified = certifiedOn(person, day);
+  const name = person?.name ?? by;
+  if (certified.is === 'lacks') return { code: 'noCertificate', day, person: name };
+  return certified.is === 'ended'
+    ? { code: 'certificateExpired', day, person: name, expired: certified.on }
+    : null;
 }
 
 /** Gaps by day, those without a day first. */
@@ -34,7 +33,7 @@ export function recordGaps(standing: Standing, people: readonly Person[]): Recor
   const byId = new Map(people.map((person) => [person.id, person]));
   if (standing.present.fullCharge === null) gaps.push({ code: 'noFullCharge', day: null });
   for (const { day, entry } of standing.history.entries) {
-    if (CERTIFIED_WORK.includes(entry.kind)) {
+    if (isCertifiedWork(entry.kind)) {
       const gap = certificateGap(byId.get(entry.by), entry.by, day);
       if (gap) gaps.push(gap);
     }

@@ -35,7 +35,7 @@ export const ROW_FORMS: Record<RowTable, RowForm> = {
         label: 'Certificates',
         type: 'certificates',
         optional: true,
-        hint: 'One a line: scheme, number, day on which it ends, such as “608 universal, BH-4, 2028-05-01”.',
+        hint: 'Gas is handled, and leaks are repaired, by certified people alone where the law says so.',
       },
       optional(
         'leftOn',

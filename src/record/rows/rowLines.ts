@@ -1,5 +1,6 @@
 /** What stands in rows as a line each: numbers, certificates, methods, changes of owner. */
 import { METHODS } from '../../core/logbook/fields';
+import type { Certificate } from '../../core/logbook/tables';
 import { parseDay } from '../../core/quantity/day';
 import type { FieldRead } from '../statedDraft';
 
@@ -25,30 +26,18 @@ export function numbersText(value: unknown): string {
 
 export const readNumbers = (typed: string): FieldRead => ({ value: lines(typed) });
 
-interface Certificate {
-  scheme?: string | null;
-  number?: string | null;
-  expires?: string | null;
-}
-
-export const certificatesText = (value: unknown): string =>
-  ((value ?? []) as Certificate[])
-    .map((each) =>
-      [each.scheme, each.number, each.expires]
-        .map(asText)
-        .join(', ')
-        .replace(/(, )+$/, ''),
-    )
-    .join('\n');
-
-export function readCertificates(typed: string): FieldRead {
-  const certificates: Certificate[] = [];
-  for (const line of lines(typed)) {
-    const [scheme = '', number = '', expires = '', ...rest] = line.split(',').map((part) => part.trim());
-    if (rest.length > 0 || (expires !== '' && parseDay(expires) === null))
-      return { error: `Write “${line}” as scheme, number, day: 608 universal, BH-4, 2028-05-01.` };
-    certificates.push({ scheme: scheme || null, number: number || null, expires: expires || null });
-  }
+/** A certificate of which nothing was said is none; a picture alone does not say which one it is. */
+export function readCertificates(given: readonly Certificate[]): FieldRead {
+  const certificates = given
+    .map((each): Certificate => {
+      const parts = Object.entries(each).map(([key, part]) => [key, part?.trim() || null]);
+      return Object.fromEntries(parts) as Certificate;
+    })
+    .filter((each) => Object.values(each).some((part) => part != null));
+  if (certificates.some(({ scheme, number }) => scheme == null && number == null))
+    return { error: 'Say the kind or the number of each certificate.' };
+  if (certificates.some(({ expires }) => expires != null && parseDay(expires) === null))
+    return { error: 'Give the day on which it ends as a date that exists.' };
   return { value: certificates };
 }
 

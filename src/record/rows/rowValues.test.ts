@@ -47,7 +47,7 @@ describe('the form of a row', () => {
     expect(changedFields(row, after)).toEqual([]);
   });
 
-  test('reads methods by their days and certificates a line each', () => {
+  test('reads methods by their days', () => {
     expect(
       edit('sites', SITE, {
         leakRateMethod: [
@@ -59,11 +59,18 @@ describe('the form of a row', () => {
       { from: '2020-01-01', method: 'annualizing' },
       { from: '2026-11-10', method: 'rolling' },
     ]);
-    expect(
-      edit('people', { id: 'p', name: 'Ike' }, { certificates: '608, BH-9, 2027-01-01\nF-gas I' }).row[
-        'certificates'
+  });
+
+  test('keeps certificates without the blanks, and what else was known of them', () => {
+    const changed = {
+      certificates: [
+        { scheme: ' 608 ', number: 'BH, 9', expires: '', 'x-photo': 'a.jpg' },
+        { scheme: '', number: ' ', expires: '' },
       ],
-    ).toMatchObject([{ scheme: '608', number: 'BH-9', expires: '2027-01-01' }, { scheme: 'F-gas I' }]);
+    };
+    expect(edit('people', { id: 'p', name: 'Ike' }, changed).row['certificates']).toEqual([
+      { scheme: '608', number: 'BH, 9', expires: null, 'x-photo': 'a.jpg' },
+    ]);
   });
 
   test.each([
@@ -73,7 +80,13 @@ describe('the form of a row', () => {
     ['cylinders', BOTTLE, { tare: '3 stone' }, 'tare'],
     ['cylinders', BOTTLE, { retestOn: '2026-13-01' }, 'retestOn'],
     ['cylinders', BOTTLE, { waterCapacityL: 'much' }, 'waterCapacityL'],
-    ['people', { id: 'p', name: 'Ike' }, { certificates: '608, BH-9, next year' }, 'certificates'],
+    [
+      'people',
+      { id: 'p', name: 'Ike' },
+      { certificates: [{ scheme: '608', expires: '2027-02-30' }] },
+      'certificates',
+    ],
+    ['people', { id: 'p', name: 'Ike' }, { certificates: [{ expires: '2027-02-28' }] }, 'certificates'],
   ] as const)('of %s refuses %j %j and names the field %s', (table, row, change, field) => {
     const { errors } = edit(table, row, change);
     expect(Object.keys(errors)).toEqual([field]);

@@ -26,7 +26,7 @@ export const draftOfRow = ({ fields }: Pick<RowForm, 'fields'>, row: Row): Value
   );
 
 /** What is chosen and not typed: left alone it says nothing. */
-const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners', 'methods'];
+const TICKED: readonly FieldType[] = ['check', 'many', 'serves', 'owners', 'methods', 'certificates'];
 
 function readFieldOfRow(field: AskedField, draft: Values): { value: unknown } | { error: string } {
   const read = readField(field, draft[field.key], { place: ROW_PLACE, values: draft });

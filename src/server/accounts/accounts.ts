@@ -1,53 +1,61 @@
-/** Who is signed in, and the people who may sign in: by a link that a manager made, or that the server printed at first. */
+/** Who is signed in, and the accounts of those who may sign in. */
 import type { IncomingHttpHeaders } from 'node:http';
-import { randomUUID } from 'node:crypto';
 import { fromNodeHeaders } from 'better-auth/node';
 import { asc, eq } from 'drizzle-orm';
 import type { z } from 'zod';
 import type { Role } from '../../contract/roles';
-import type {
-  Account,
-  SessionAnswer,
-  SignedIn,
-  accountsAnswer,
-  invitationAnswer,
-  newAccount,
-  newInvitation,
-} from '../../contract/accounts';
+import type { Account, SessionAnswer, SignedIn, accountsAnswer } from '../../contract/accounts';
 import { hasLeft } from '../../core/logbook/people';
-import type { Problem } from '../../core/logbook/problems';
-import { invalid, notFound } from '../problem';
+import { type NoticeOptions, Notices } from '../notices/notices';
+import { notFound, wrong } from '../problem';
+import { Tokens } from '../programs/tokens';
+import { Webhooks } from '../programs/webhooks';
 import type { Services } from '../services';
 import type { Caller } from '../caller';
 import type { WhoComesIn } from '../settings';
 import { type Auth, makeAuth } from './auth';
-import { Invitations, invitationRow } from './invitations';
+import { Joining, type NewAccount } from './joining';
 import { type AccountTables, openAccountTables } from './openAccounts';
 import * as t from './schema';
+import { Tablets } from './tablets';
 
 type User = typeof t.user.$inferSelect;
-type Needs = Pick<Services, 'store' | 'rows' | 'board' | 'clock'>;
+type Needs = Pick<Services, 'store' | 'rows' | 'board' | 'keeper' | 'clock'>;
 
-const wrong = (path: string, message: string) => invalid([{ path: [path], message } satisfies Problem]);
+export interface AccountOptions extends Partial<Pick<NoticeOptions, 'links' | 'sends'>> {
+  /** cookies by TLS alone */
+  secure?: boolean;
+  /** nobody but this computer reaches it: programs on it, and in its network, may be told what falls due */
+  nearby?: boolean;
+}
+
 const LAST_MANAGER = 'is the last manager; make another one first';
 
 const withoutSites = ({ sites: _, ...known }: Caller): SignedIn => known;
 
 export class Accounts {
   readonly auth: Auth;
-  private readonly invitations: Invitations;
+  readonly joining: Joining;
+  readonly tablets: Tablets;
+  readonly tokens: Tokens;
+  readonly webhooks: Webhooks;
 
   constructor(
     private readonly needs: Needs,
     private readonly db: AccountTables,
-    options: { secret: string; secure: boolean },
+    readonly notices: Notices,
+    options: { secret: string; secure: boolean; name: string; nearby: boolean },
   ) {
     this.auth = makeAuth({ db, ...options });
-    this.invitations = new Invitations(db, needs.clock.nowMs);
+    this.joining = new Joining(needs, db, this, notices);
+    this.tablets = new Tablets(needs, db, this);
+    this.tokens = new Tokens(needs, db);
+    this.webhooks = new Webhooks(needs, db, options.nearby);
   }
 
-  /** null: nobody is signed in, or somebody who has left meanwhile. */
+  /** null: nobody is signed in, a token is not good, or somebody who has left meanwhile. */
   async callerOf(headers: IncomingHttpHeaders): Promise<Caller | null> {
+    if (headers.authorization !== undefined) return this.tokens.callerOf(headers.authorization);
     if (headers.cookie === undefined) return null;
     const found = await this.auth.api.getSession({ headers: fromNodeHeaders(headers) });
     if (!found) return null;
@@ -82,12 +90,6 @@ export class Accounts {
     return users.some(({ demo }) => demo) ? 'demo' : 'people';
   }
 
-  /** The first manager's link, made anew at each start until somebody came; null: somebody did. */
-  async firstToken(): Promise<string | null> {
-    if ((await this.whoComesIn()) !== 'nobody') return null;
-    return (await this.invitations.make({ personId: null, role: 'manager', ownerId: null })).token;
-  }
-
   async list(): Promise<z.infer<typeof accountsAnswer>> {
     const users = await this.db.select().from(t.user).orderBy(asc(t.user.name));
     const sessions = await this.db.select().from(t.session);
@@ -104,99 +106,26 @@ export class Accounts {
         .sort((a, b) => b.updatedAt.getTime() - a.updatedAt.getTime())
         .map((each) => ({ device: each.userAgent ?? '', lastUsed: each.updatedAt.toISOString() })),
     }));
-    const known = new Set(users.map(({ personId }) => personId));
-    return {
-      accounts,
-      invitations: (await this.invitations.list()).map((each) => invitationRow(each, known)),
-    };
+    return { accounts, invitations: await this.joining.list() };
   }
 
-  async invite({ personId, role, ownerId = null }: z.infer<typeof newInvitation>) {
-    const [person] = await this.needs.store.peopleById([personId]);
-    if (!person) throw wrong('personId', 'names nobody on the list of people');
-    if (hasLeft(person, this.needs.clock.todayIn('UTC')))
-      throw wrong('personId', `names ${person.name}, who has left`);
-    await this.checkOwner(ownerId);
-    const own = await this.userOf(personId);
-    const made = await this.invitations.make({
-      personId,
-      role: (own?.role as Role | undefined) ?? role,
-      ownerId,
-    });
-    return { ...invitationRow(made, new Set(own ? [personId] : [])), token: made.token };
-  }
-
-  async withdraw(id: string): Promise<void> {
-    if (!(await this.invitations.withdraw(id))) throw notFound('invitation');
-  }
-
-  async invitation(token: string): Promise<z.infer<typeof invitationAnswer>> {
-    const found = await this.invitations.find(token);
-    if (!found)
-      throw notFound('invitation; it was used, withdrawn, or is older than a week. Ask for a new one');
-    const { personId } = found;
-    const own = personId === null ? null : await this.userOf(personId);
-    const [person] = personId === null ? [] : await this.needs.store.peopleById([personId]);
-    return {
-      role: found.role as Role,
-      name: person?.name ?? null,
-      email: own?.email ?? null,
-      renews: own !== null,
-    };
-  }
-
-  /** Makes the account that a link offers, or gives a new password to the one that is there: its sessions end. */
-  async begin({
-    token,
-    email: typed,
-    password,
-    name,
-  }: z.infer<typeof newAccount>): Promise<{ email: string }> {
-    const offered = await this.invitations.find(token);
-    if (!offered) throw wrong('token', 'is good no longer; ask for a new link');
-    const email = typed.toLowerCase();
-    const { personId } = offered;
-    const own = personId === null ? null : await this.userOf(personId);
-    const [taken] = await this.db.select().from(t.user).where(eq(t.user.email, email));
-    if (taken && taken.id !== own?.id) throw wrong('email', 'belongs to another account');
-    if (personId === null && name === undefined) throw wrong('name', 'is missing; say who you are');
-    if (!(await this.invitations.take(token))) throw wrong('token', 'was used meanwhile');
-    const { internalAdapter, password: hashing } = await this.auth.$context;
-    const hash = await hashing.hash(password);
-    if (own) {
-      await internalAdapter.updatePassword(own.id, hash);
-      await internalAdapter.deleteUserSessions(own.id);
-      return { email: own.email };
-    }
-    const person = personId ?? (await this.firstPerson(name ?? ''));
-    const [known] = await this.needs.store.peopleById([person]);
-    await this.add({
-      personId: person,
-      name: known?.name ?? name ?? '',
-      email,
-      role: offered.role as Role,
-      ownerId: offered.ownerId,
-      demo: false,
-      hash,
-    });
-    return { email };
-  }
-
-  /** `hash`: of the password; null: signed in by one touch alone. */
-  async add({
-    hash,
-    ...fields
-  }: Pick<User, 'personId' | 'name' | 'email' | 'ownerId' | 'demo'> & {
-    role: Role;
-    hash: string | null;
-  }): Promise<void> {
+  async add({ hash, ...fields }: NewAccount): Promise<void> {
     const { internalAdapter } = await this.auth.$context;
     const user = await internalAdapter.createUser({ ...fields, emailVerified: true }, { method: 'admin' });
-    if (hash !== null)
+    if (hash !== null) await this.setPassword(user.id, hash);
+  }
+
+  /** Also of who came in by a touch or a device alone until now. */
+  async setPassword(userId: string, hash: string): Promise<void> {
+    const { internalAdapter } = await this.auth.$context;
+    const ways = await internalAdapter.findAccounts(userId);
+    if (ways.some(({ providerId }) => providerId === 'credential'))
+      await internalAdapter.updatePassword(userId, hash);
+    else
       await internalAdapter.linkAccount({
-        userId: user.id,
+        userId,
         providerId: 'credential',
-        accountId: user.id,
+        accountId: userId,
         password: hash,
       });
   }
@@ -213,6 +142,7 @@ export class Accounts {
   async endSessions(id: string): Promise<void> {
     await this.known(id);
     await this.db.delete(t.session).where(eq(t.session.userId, id));
+    await this.db.delete(t.pin).where(eq(t.pin.userId, id));
   }
 
   /** What was written under the name stays; nobody signs in by it any more. */
@@ -225,26 +155,22 @@ export class Accounts {
   /** The answer that sets the session of somebody of the demo story; null: this is no demo. */
   async demoSignIn(person: string, headers: IncomingHttpHeaders): Promise<Response | null> {
     if ((await this.whoComesIn()) !== 'demo') return null;
-    return this.auth.api.demoSignIn({
-      body: { person },
-      headers: fromNodeHeaders(headers),
-      asResponse: true,
-    });
+    const user = await this.userOf(person);
+    if (!user?.demo) throw wrong('person', 'names nobody of the demo story');
+    return this.enter(user.id, headers);
   }
 
-  private async firstPerson(name: string): Promise<string> {
-    const id = randomUUID();
-    const row = { id, name, role: 'manager' };
-    await this.needs.rows.change([{ table: 'people', id, row }], { by: id, why: null });
-    return id;
+  /** The answer that sets a session of whom the server knows already. */
+  enter(userId: string, headers: IncomingHttpHeaders): Promise<Response> {
+    return this.auth.api.enter({ body: { userId }, headers: fromNodeHeaders(headers), asResponse: true });
   }
 
-  private async checkOwner(ownerId: string | null): Promise<void> {
+  async checkOwner(ownerId: string | null): Promise<void> {
     if (ownerId !== null && !(await this.needs.store.owners()).some(({ id }) => id === ownerId))
       throw wrong('ownerId', 'names no owner of this logbook');
   }
 
-  private async userOf(personId: string): Promise<User | null> {
+  async userOf(personId: string): Promise<User | null> {
     const [found] = await this.db.select().from(t.user).where(eq(t.user.personId, personId));
     return found ?? null;
   }
@@ -266,8 +192,17 @@ export class Accounts {
 export async function openAccounts(
   url: string,
   needs: Needs,
-  secure = false,
+  { secure = false, links = { base: '', onlyHere: true }, sends = false, nearby = true }: AccountOptions = {},
 ): Promise<{ accounts: Accounts; close: () => void }> {
   const { db, secret, close } = await openAccountTables(url);
-  return { accounts: new Accounts(needs, db, { secret, secure }), close };
+  const notices = new Notices(needs, db, { secret, links, sends });
+  return {
+    accounts: new Accounts(needs, db, notices, {
+      secret,
+      secure,
+      nearby,
+      name: links.onlyHere ? 'localhost' : new URL(links.base).hostname,
+    }),
+    close,
+  };
 }

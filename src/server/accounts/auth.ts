@@ -6,6 +6,9 @@ import { betterAuth } from 'better-auth/minimal';
 import { APIError, createAuthEndpoint, createAuthMiddleware } from 'better-auth/api';
 import { drizzleAdapter } from 'better-auth/adapters/drizzle';
 import { setSessionCookie } from 'better-auth/cookies';
+import { eq } from 'drizzle-orm';
+import type { BetterAuthRateLimitStorage } from 'better-auth';
+import { passkey } from '@better-auth/passkey';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { PASSWORD_CHARACTERS } from '../../contract/accounts';
@@ -15,6 +18,7 @@ import * as schema from './schema';
 const DAY_S = 86_400;
 const SESSION_DAYS = 60;
 const SIGN_IN = '/sign-in/email';
+const ENDS_PINS = ['/change-password', '/revoke-sessions'];
 /** Of one account, whoever tries and from wherever. */
 const MOST_TRIES = 10;
 const TRIES_FOR_MS = 15 * 60_000;
@@ -29,13 +33,15 @@ interface AuthOptions {
   secret: string;
   /** cookies by TLS alone */
   secure: boolean;
+  /** under which browsers reach it: what a device proves instead of a password is bound to it */
+  name: string;
 }
 
 const emailOf = (body: unknown): string =>
   String((body as { email?: unknown } | undefined)?.email ?? '').toLowerCase();
 
 /** Tries of each account, right or wrong, until one is right. */
-function limitOfTries() {
+function limitOfTries(db: AccountTables) {
   const tries = new LRUCache<string, number>({ max: 10_000, ttl: TRIES_FOR_MS, noUpdateTTL: true });
   return {
     before: createAuthMiddleware((context) => {
@@ -50,29 +56,45 @@ function limitOfTries() {
       tries.set(email, made + 1);
       return Promise.resolve();
     }),
-    after: createAuthMiddleware((context) => {
-      if (context.path === SIGN_IN && context.context.newSession) tries.delete(emailOf(context.body));
-      return Promise.resolve();
+    after: createAuthMiddleware(async (context) => {
+      const { newSession, session } = context.context;
+      if (context.path === SIGN_IN && newSession) tries.delete(emailOf(context.body));
+      // Who goes out everywhere, or takes another password, is let in by no PIN either.
+      if (ENDS_PINS.includes(context.path) && session)
+        await db.delete(schema.pin).where(eq(schema.pin.userId, session.user.id));
     }),
   };
 }
 
-/** Signs in somebody of the demo story by one touch; of anybody else it says that there is nobody. */
-const demoSignIn = {
-  id: 'demo',
+/** Requests of each address, counted by one app: two of them in a process do not share a limit. */
+function countOfRequests(): BetterAuthRateLimitStorage {
+  const counts = new LRUCache<string, number>({ max: 50_000 });
+  return {
+    consume: (key, { window, max }) => {
+      const made = counts.get(key) ?? 0;
+      const allowed = made < max;
+      if (allowed) counts.set(key, made + 1, { ttl: window * 1000, noUpdateTTL: true });
+      return Promise.resolve({
+        allowed,
+        retryAfter: allowed ? null : Math.ceil(counts.getRemainingTTL(key) / 1000),
+      });
+    },
+  };
+}
+
+/** Gives a session to whom the server knows already: by a touch in the demo, by a PIN on a shared tablet. Not to be called over HTTP. */
+const enter = {
+  id: 'enter',
   endpoints: {
-    demoSignIn: createAuthEndpoint(
-      '/demo/sign-in',
-      { method: 'POST', body: z.object({ person: z.string() }), metadata: { SERVER_ONLY: true } },
+    enter: createAuthEndpoint(
+      '/enter',
+      { method: 'POST', body: z.object({ userId: z.string() }), metadata: { SERVER_ONLY: true } },
       async (context) => {
         const user = await context.context.adapter.findOne<typeof schema.user.$inferSelect>({
           model: 'user',
-          where: [
-            { field: 'personId', value: context.body.person },
-            { field: 'demo', value: true },
-          ],
+          where: [{ field: 'id', value: context.body.userId }],
         });
-        if (!user) throw new APIError('NOT_FOUND', { message: 'There is no such person in the demo.' });
+        if (!user) throw new APIError('NOT_FOUND', { message: 'There is no such account.' });
         const session = await context.context.internalAdapter.createSession(user.id);
         await setSessionCookie(context, { session, user });
         return context.json({ personId: user.personId });
@@ -83,7 +105,7 @@ const demoSignIn = {
 
 const ours = (type: 'string' | 'boolean', required: boolean) => ({ type, required, input: false }) as const;
 
-export const makeAuth = ({ db, secret, secure }: AuthOptions) =>
+export const makeAuth = ({ db, secret, secure, name }: AuthOptions) =>
   betterAuth({
     appName: 'Green Abacus',
     basePath: '/api/auth',
@@ -103,6 +125,7 @@ export const makeAuth = ({ db, secret, secure }: AuthOptions) =>
     },
     rateLimit: {
       enabled: true,
+      customStorage: countOfRequests(),
       window: 60,
       max: MOST_REQUESTS_A_MINUTE,
       customRules: { [SIGN_IN]: { window: 60, max: MOST_SIGN_INS_A_MINUTE } },
@@ -112,8 +135,8 @@ export const makeAuth = ({ db, secret, secure }: AuthOptions) =>
       useSecureCookies: secure,
       ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] },
     },
-    hooks: limitOfTries(),
-    plugins: [demoSignIn],
+    hooks: limitOfTries(db),
+    plugins: [enter, passkey({ rpName: 'Green Abacus', rpID: name })],
     telemetry: { enabled: false },
     // What is refused is told to whoever asked; a log of it would fill with guesses.
     logger: { disabled: true },

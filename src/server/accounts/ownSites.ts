@@ -52,11 +52,28 @@ async function isOwnVisit(visit: string, caller: Caller, { board }: Needs): Prom
   return rows.length > 0 && rows.every(({ siteId }) => isOwnSite(siteId, caller));
 }
 
+/** Bottles that gas of her machines came from or went into. */
+const areOwnBottles: Test = async ({ query }, caller, needs) => {
+  const ids = typeof query['ids'] === 'string' ? query['ids'].split(',').filter(Boolean) : [];
+  const moved = await needs.store.gasOfCylinders(ids);
+  const machines = [...new Set(moved.map(({ applianceId }) => applianceId))];
+  const own = await Promise.all(machines.map((id) => isOwnMachine(id, caller, needs)));
+  const named = new Set(
+    moved.flatMap((entry) =>
+      own[machines.indexOf(entry.applianceId)] && 'cylinderId' in entry ? entry.cylinderId : [],
+    ),
+  );
+  return ids.length > 0 && ids.every((id) => named.has(id));
+};
+
 export const OWN: Readonly<Record<RepresentativeName, Test>> = {
   company: SHARED,
   people: SHARED,
   rules: SHARED,
   photo: SHARED,
+  notices: SHARED,
+  setNotices: SHARED,
+  tryNotice: SHARED,
   owners: NARROWED,
   sites: NARROWED,
   machines: NARROWED,
@@ -65,6 +82,7 @@ export const OWN: Readonly<Record<RepresentativeName, Test>> = {
   trips: NARROWED,
   leaking: NARROWED,
   visits: NARROWED,
+  cylinders: areOwnBottles,
   site: ({ parts }, caller) => isOwnSite(parts['id'], caller),
   spaces: ({ query }, caller) => query['ids'] === undefined && isOwnSite(query['site'], caller),
   machine: machineInPath,

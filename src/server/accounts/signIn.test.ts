@@ -1,80 +1,18 @@
 /** Coming in over HTTP as a browser does: the first manager, a crew, and whoever should not get in. */
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp } from '../http/app';
-import { systemClock } from '../clock';
-import { cookieOf } from '../served.testkit';
-import { type Services, openServices } from '../services';
-import { type Accounts, openAccounts } from './accounts';
+import { type Crew, PASSWORD, openCrew } from './accounts.testkit';
 
-const PASSWORD = 'seven warm bearings';
 const DAY_MS = 86_400_000;
-const folder = mkdtempSync(join(tmpdir(), 'abacus-accounts-'));
-const url = `file:${join(folder, 'company.db')}`;
-let nowMs = Date.parse('2026-11-23T15:00:00Z');
-let services: Services;
-let accounts: Accounts;
-let base: string;
-let end: () => Promise<void>;
-
+let crew: Crew;
 beforeAll(async () => {
-  const clock = systemClock(undefined, () => nowMs);
-  services = await openServices(url, clock);
-  const opened = await openAccounts(url, services);
-  accounts = opened.accounts;
-  const server = createApp(services, accounts, { webFolder: null }).listen(0, '127.0.0.1');
-  server.keepAliveTimeout = 0;
-  await new Promise((resolve) => server.once('listening', resolve));
-  base = `http://127.0.0.1:${String((server.address() as AddressInfo).port)}/api`;
-  end = async () => {
-    server.close();
-    opened.close();
-    await services.close();
-    rmSync(folder, { recursive: true });
-  };
+  crew = await openCrew();
+  ({ services, accounts, folder, post, signIn, session, status, begin, idOf, addPerson, joined } = crew);
 });
-afterAll(() => end());
-
-const post = async (path: string, body: unknown, headers: Record<string, string> = {}) => {
-  const response = await fetch(base + path, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', ...headers },
-    body: JSON.stringify(body),
-  });
-  const text = await response.text();
-  return {
-    status: response.status,
-    cookie: cookieOf(response),
-    flags: response.headers.getSetCookie().join('\n'),
-    text,
-  };
-};
-const signIn = (email: string, password: string, headers: Record<string, string> = {}) =>
-  post('/auth/sign-in/email', { email, password }, headers);
-const session = async (cookie: string) =>
-  (await (await fetch(`${base}/session`, { headers: { cookie } })).json()) as {
-    signedIn: { name: string; role: string } | null;
-    empty: boolean;
-    demo: unknown[];
-  };
-const status = async (path: string, cookie: string) =>
-  (await fetch(base + path, { headers: { cookie } })).status;
-const begin = (token: string, email: string, more: object = {}) =>
-  post('/accounts', { token, email, password: PASSWORD, ...more });
-const idOf = async (email: string) =>
-  (await accounts.list()).accounts.find((each) => each.email === email)?.id ?? '';
-const addPerson = (id: string, name: string) =>
-  services.rows.change([{ table: 'people', id, row: { id, name } }], { by: id, why: null });
-const joined = async (personId: string, name: string, role: 'technician' | 'manager' = 'technician') => {
-  await addPerson(personId, name);
-  const { token } = await accounts.invite({ personId, role });
-  const email = `${personId}@example.invalid`;
-  expect((await begin(token, email)).status).toBe(201);
-  return { email, cookie: (await signIn(email, PASSWORD)).cookie };
-};
+afterAll(() => crew.end());
+let { services, accounts, folder, post, signIn, session, status, begin, idOf, addPerson, joined }: Crew =
+  {} as Crew;
 
 let manager = '';
 
@@ -91,8 +29,8 @@ describe('the first start', () => {
   });
 
   it('makes one manager by the link, who is on the list of people then; the link is good once', async () => {
-    const earlier = await accounts.firstToken();
-    const token = await accounts.firstToken();
+    const earlier = await accounts.joining.firstToken();
+    const token = await accounts.joining.firstToken();
     // A second start makes another link; the first is good no longer.
     expect((await begin(earlier ?? '', 'a@b.example', { name: 'A' })).status).toBe(422);
     expect((await begin(token ?? '', 'head@example.invalid')).text).toContain('say who you are');
@@ -120,13 +58,34 @@ describe('the first start', () => {
       empty: false,
     });
     expect((await services.store.people()).map(({ name }) => name)).toEqual(['Hanna Head']);
-    expect(await accounts.firstToken()).toBeNull();
+    expect(await accounts.joining.firstToken()).toBeNull();
+  });
+
+  it('is somebody of a logbook that has people already, where he says so', async () => {
+    const moved = await openCrew();
+    await moved.addPerson('old', 'Olga Old');
+    const row = { id: 'gone', name: 'Gert Gone', leftOn: '2026-01-01' };
+    await moved.services.rows.change([{ table: 'people', id: 'gone', row }], { by: 'old', why: null });
+    const token = (await moved.accounts.joining.firstToken()) ?? '';
+    const offer = (await moved.get(`/invitation?token=${token}`)).body;
+    expect(offer).toMatchObject({ people: [{ personId: 'old', name: 'Olga Old' }] });
+    const refused = await moved.begin(token, 'old@example.invalid', { personId: 'gone' });
+    expect([refused.status, refused.text.includes('personId')]).toEqual([422, true]);
+    expect((await moved.begin(token, 'old@example.invalid', { personId: 'old' })).status).toBe(201);
+    const { cookie } = await moved.signIn('old@example.invalid', PASSWORD);
+    expect(await moved.session(cookie)).toMatchObject({ signedIn: { name: 'Olga Old', role: 'manager' } });
+    expect(await moved.services.store.people()).toHaveLength(2);
+    // Who is invited by name cannot become another one.
+    await moved.addPerson('third', 'Theo Third');
+    const { token: other } = await moved.accounts.joining.invite({ personId: 'third', role: 'technician' });
+    expect((await moved.begin(other, 'x@example.invalid', { personId: 'old' })).status).toBe(422);
+    await moved.end();
   });
 
   it('keeps its secret for whoever runs the server, and of links and passwords hashes alone', async () => {
     expect(statSync(join(folder, 'company.secret')).mode & 0o777).toBe(0o600);
     await addPerson('hash', 'Hash Case');
-    const { token } = await accounts.invite({ personId: 'hash', role: 'technician' });
+    const { token } = await accounts.joining.invite({ personId: 'hash', role: 'technician' });
     const bytes = ['', '-wal']
       .map((end) => readFileSync(join(folder, `company.accounts.db${end}`), 'latin1'))
       .join('');
@@ -143,11 +102,17 @@ describe('an invitation', () => {
       { cookie: manager },
     );
     const { token, id } = JSON.parse(made.text) as { token: string; id: string };
-    const offer = await (await fetch(`${base}/invitation?token=${token}`)).json();
-    expect(offer).toEqual({ role: 'technician', name: 'Vera Vent', email: null, renews: false });
-    nowMs += 8 * DAY_MS;
+    const offer = (await crew.get(`/invitation?token=${token}`)).body;
+    expect(offer).toEqual({
+      role: 'technician',
+      name: 'Vera Vent',
+      email: null,
+      renews: false,
+      people: [],
+    });
+    crew.passes(8 * DAY_MS);
     expect((await begin(token, 'vera@example.invalid')).status).toBe(422);
-    nowMs -= 8 * DAY_MS;
+    crew.passes(-8 * DAY_MS);
     await post(`/accounts/invitations/${id}/withdraw`, {}, { cookie: manager });
     expect((await begin(token, 'vera@example.invalid')).status).toBe(422);
     expect((await post(`/accounts/invitations/${id}/withdraw`, {}, { cookie: manager })).status).toBe(404);
@@ -156,7 +121,7 @@ describe('an invitation', () => {
   it('takes no address that another account has, and no representative without an owner', async () => {
     const { email } = await joined('first', 'First Comer');
     await addPerson('second', 'Second Comer');
-    const { token } = await accounts.invite({ personId: 'second', role: 'technician' });
+    const { token } = await accounts.joining.invite({ personId: 'second', role: 'technician' });
     expect((await begin(token, email)).text).toContain('belongs to another account');
     // What was wrong did not use the link up.
     expect((await begin(token, 'second@example.invalid')).status).toBe(201);
@@ -170,7 +135,7 @@ describe('an invitation', () => {
 
   it('gives a new password to whoever has an account, and ends where it was signed in', async () => {
     const { email, cookie } = await joined('forgets', 'Fern Forgets');
-    const { token, renews } = await accounts.invite({ personId: 'forgets', role: 'manager' });
+    const { token, renews } = await accounts.joining.invite({ personId: 'forgets', role: 'manager' });
     expect(renews).toBe(true);
     await post('/accounts', { token, email, password: 'another long one' });
     expect(await status('/machines', cookie)).toBe(401);
@@ -215,7 +180,7 @@ describe('whoever should not get in', () => {
       why: 'went to sea',
     });
     expect(await status('/machines', left.cookie)).toBe(401);
-    await expect(accounts.invite({ personId: 'left', role: 'technician' })).rejects.toThrow();
+    await expect(accounts.joining.invite({ personId: 'left', role: 'technician' })).rejects.toThrow();
   });
 
   it('a role that was taken away is gone with the next request', async () => {

@@ -2,7 +2,7 @@
 import { randomBytes } from 'node:crypto';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import type { DueRow } from '../../contract/api';
-import type { BodyRead } from '../../contract/endpoints';
+import type { AnswerOf, BodyRead } from '../../contract/endpoints';
 import type { FeedRow } from '../../contract/feeds';
 
 import { addDays, dayOf, dayText } from '../../core/quantity/day';
@@ -93,22 +93,23 @@ export class Calendars {
   }
 
   private async dutiesOf({ scope, of }: FeedRow): Promise<DueRow[]> {
-    const sites =
-      scope === 'site'
-        ? [of ?? '']
-        : scope === 'owner'
-          ? await this.board.sitesOfOwner(of ?? '')
-          : [undefined];
-    const own = scope === 'person' ? new Set(await this.store.machinesVisitedBy(of ?? '')) : null;
+    const pageAfter = await this.pagesOf(scope, of ?? '');
     const obligations: DueRow[] = [];
-    for (const site of sites)
-      for (let after: string | undefined; ;) {
-        const page = await this.board.due({ site, after, limit: PAGE });
-        obligations.push(...page.rows.filter(({ machineId }) => own === null || own.has(machineId)));
-        if (page.next === null) break;
-        after = page.next;
-      }
-    return obligations;
+    for (let after: string | null = null; ;) {
+      const page = await pageAfter(after);
+      obligations.push(...page.rows);
+      if (page.next === null) return obligations;
+      after = page.next;
+    }
+  }
+
+  private async pagesOf(
+    scope: FeedRow['scope'],
+    of: string,
+  ): Promise<(after: string | null) => Promise<AnswerOf<'due'>>> {
+    if (scope === 'person') return (after) => this.board.dutiesServedBy(of, after, PAGE);
+    const own = scope === 'site' ? [of] : scope === 'owner' ? await this.board.sitesOfOwner(of) : null;
+    return (after) => this.board.due({ after: after ?? undefined, limit: PAGE }, own);
   }
 }
 

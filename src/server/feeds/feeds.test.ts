@@ -1,6 +1,7 @@
 /** Calendars as another program reads them: ids that stay, numbers that grow, cancellations, whole days. */
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Entry } from '../../core/logbook/entry';
 import { type ServedStory, serveStory } from '../../demo/servedStory';
 import { type Deadline, toldNow } from './events';
 
@@ -117,6 +118,50 @@ describe('a calendar behind its address', () => {
     );
     expect(cancelled.every(({ sequence }) => sequence === 1)).toBe(true);
     for (const each of before) expect(after.some(({ uid }) => uid === each.uid)).toBe(true);
+  });
+
+  it('of a person holds the duties of the machines that they serve, and of no others', async () => {
+    const { calendars, appending, board, store } = story.services;
+    const feed = await calendars.make({ id: 'f6', scope: 'person', of: 'ike', by: 'marit' });
+    const machinesOf = async () =>
+      (await eventsOf(feed.token))
+        .filter(({ component }) => component.getFirstPropertyValue('status') === 'CONFIRMED')
+        .filter(({ summary }) => !summary.startsWith('Certificate'))
+        .map(({ summary }) => summary.split(': ')[1]);
+    const wrote = async () => {
+      const found = new Set<string>();
+      for await (const text of store.documents('entries')) {
+        const { by, applianceId, on, kind } = JSON.parse(text) as Entry;
+        if (by === 'ike' && applianceId && on >= '2024-11-24' && kind !== 'void') found.add(applianceId);
+      }
+      return found;
+    };
+    const due = async () => (await board.due({ limit: 100 } as never)).rows;
+    const expected = async () => {
+      const own = await wrote();
+      return (await due())
+        .filter(({ machineId }) => own.has(machineId))
+        .map(({ machineName }) => machineName);
+    };
+    const before = await machinesOf();
+    expect(before.length).toBeGreaterThan(1);
+    expect(before.sort()).toEqual((await expected()).sort());
+    // A machine that he never touched, until he looks round it once.
+    const own = await wrote();
+    const other = (await due()).find(({ machineId }) => !own.has(machineId));
+    expect(other).toBeDefined();
+    expect(before).not.toContain(other?.machineName);
+    await appending.append([
+      {
+        id: 'ike-1',
+        kind: 'leakInspection',
+        on: '2026-11-23',
+        by: 'ike',
+        applianceId: other?.machineId,
+        methods: ['electronic'],
+      } as never,
+    ]);
+    expect(await machinesOf()).toContain(other?.machineName);
   });
 
   it('of a person holds their certificates', async () => {

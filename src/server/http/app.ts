@@ -7,8 +7,11 @@ import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import expressStaticGzip from 'express-static-gzip';
 import type { Accounts } from '../accounts/accounts';
+import type { ContinuousCopy } from '../backups/continuous';
+import type { DailyBackups } from '../backups/daily';
 import { guardOf } from '../accounts/guard';
 import { demoSignIn, signInRouter } from '../accounts/signIn';
+import { tabletRouter } from '../accounts/tabletDoors';
 import { HttpProblem, busy, invalid, notFound, refused, tooLarge } from '../problem';
 import { docsRouter } from './routes/docs';
 import { fileHandlers } from './routes/files';
@@ -91,6 +94,9 @@ interface AppOptions {
   proxyHops?: number;
   /** whether browsers reach it by TLS alone */
   secure?: boolean;
+  /** null: none are made */
+  backups?: DailyBackups | null;
+  copy?: ContinuousCopy | null;
   log?: Logger;
   /** who calls; left out: whoever is signed in */
   callerOf?: Accounts['callerOf'];
@@ -105,6 +111,8 @@ export function createApp(
     address = null,
     proxyHops = 0,
     secure = false,
+    backups = null,
+    copy = null,
     log = openLog('silent'),
     callerOf = (headers) => accounts.callerOf(headers),
   }: AppOptions,
@@ -129,13 +137,14 @@ export function createApp(
   app.use(
     '/api',
     apiRouter(
-      handlers(services, accounts, address),
+      handlers(services, accounts, { address, backups, copy }),
       fileHandlers(services),
       guardOf(services, callerOf),
       (name, body, caller) => checkWriters(services.store, name, body, caller),
     ),
   );
   app.post('/api/demo/sign-in', demoSignIn(accounts));
+  app.use('/api/tablet', tabletRouter(accounts, callerOf, secure));
   app.use('/api', () => {
     throw notFound('address');
   });

@@ -8,7 +8,7 @@ describe('every answer is what the table says', () => {
   let story: ServedStory;
   beforeAll(async () => {
     story = await serveStory('2026-11-23');
-    const { token } = await story.accounts.invite({ personId: 'ike', role: 'technician' });
+    const { token } = await story.accounts.joining.invite({ personId: 'ike', role: 'technician' });
     QUERIES['invitation'] = { token };
   }, 60_000);
   afterAll(() => story.close());

@@ -4,6 +4,7 @@ import { buffer } from 'node:stream/consumers';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { ImportState } from '../../contract/imports';
 import { holdFiles } from '../files/attachments';
+import { contentHash } from '../files/keptFile';
 import { type Company, added, charged, machine, openCompany, site } from '../company.testkit';
 import { zipOf } from '../exports/write';
 import { exported } from '../exported.testkit';
@@ -333,6 +334,19 @@ describe('another logbook', () => {
     const other = await openCompany();
     await other.addSite(site('t', { name: 'Pier 20' }));
     await other.addMachine(machine('n', 't', { name: 'Rack 20' }), 100);
+    const picture = Buffer.from('a picture of a certificate');
+    const pictureFile = `${contentHash(picture)}.jpg`;
+    await other.services.photos.keep(pictureFile, picture);
+    await other.services.rows.change(
+      [
+        {
+          table: 'people',
+          id: 'k',
+          row: { id: 'k', name: 'Marit', certificates: [{ number: 'K-1', 'x-photo': pictureFile }] },
+        },
+      ],
+      { by: 'p', why: null },
+    );
     const issued = await other.services.issuing.issue({
       id: 'paper-1',
       request: { document: 'fullCharge', machine: 'n' },
@@ -372,6 +386,7 @@ describe('another logbook', () => {
     const file = await issuing.fileOf('paper-1');
     expect(file?.name).toBe(`${issued.number}.pdf`);
     expect(await holdFiles(database.db, photos.folder)).toEqual({ alteredFiles: [], missingFiles: [] });
+    expect(photos.pathOf(pictureFile)).not.toBeNull();
     expect(await verifyChain(database)).toMatchObject({ intact: true });
     expect((await planned(zip, 'other.zip')).preview).toMatchObject({ ready: 0 });
     // A round through the file keeps them once.

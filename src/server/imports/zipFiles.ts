@@ -1,5 +1,7 @@
 /** Files that lie beside a logbook in its zip. */
 import { readFile } from 'node:fs/promises';
+import { certificatePictures } from '../../core/logbook/people';
+import type { Person } from '../../core/logbook/tables';
 import { contentHash, keepFile } from '../files/keptFile';
 import { PAPER_NAME } from '../papers/issuing';
 import { PHOTO_NAME } from '../files/photos';
@@ -14,17 +16,20 @@ const MOST_FILE_BYTES = 20_000_000;
 const fileOf = (name: string): string => name.replace(/^attachments\//, '');
 
 /**
- * Photos of a logbook's zip that its entries name, and documents that it issued, one after the other, each kept in this folder
+ * Photos of a logbook's zip that its entries and certificates name, and documents that it issued, one after the other, each kept in this folder
  * only if it is what its name says.
  */
 export async function keepFilesOf(
   path: string,
-  rows: readonly Pick<PlannedRow, 'entries' | 'issued'>[],
+  rows: readonly Pick<PlannedRow, 'rows' | 'entries' | 'issued'>[],
   folder: string,
 ): Promise<void> {
   const named = new Set([
     ...rows
-      .flatMap(({ entries }) => entries.flatMap((entry) => entry.attachments ?? []))
+      .flatMap(({ entries, rows: staged }) => [
+        ...entries.flatMap((entry) => entry.attachments ?? []),
+        ...staged.flatMap(({ table, row }) => (table === 'people' ? certificatePictures(row as Person) : [])),
+      ])
       .filter((name) => PHOTO_NAME.test(name)),
     ...rows
       .flatMap(({ issued = [] }) => issued.map(({ file }) => file))

@@ -2,6 +2,7 @@
 import type { AnswerOf, QueryRead } from '../../contract/endpoints';
 import { DUE_GROUPS, type DueGroup, dueGroupOf } from '../../contract/api';
 import { ownerOn } from '../../core/logbook/ownership';
+import { hasLeft } from '../../core/logbook/people';
 import type { Appliance, Cylinder, Site } from '../../core/logbook/tables';
 import { type Day, addDays, dayOf, dayText } from '../../core/quantity/day';
 import { massSystemOf } from '../../core/rules/massSystem';
@@ -12,13 +13,16 @@ import type { Clock } from '../clock';
 import type { Leaking, ListedObligation } from './foldedStanding';
 import type { StandingKeeper } from './standings';
 import type { Sites } from '../store/among';
-import type { Lists } from '../store/lists';
+import type { DutiesAsked, Lists } from '../store/lists';
 import type { ListedMachine, MachineFilter, MachineList } from '../store/machineList';
 import type { Store } from '../store/store';
 
 /** Duties further off than this wait for another day. */
 const HORIZON_DAYS = 400;
 const CERTIFICATE_NOTICE_DAYS = 60;
+
+/** Who wrote about a machine within so many days serves it. */
+const SERVED_DAYS = 730;
 
 const RETIRED = MACHINE_STATES.indexOf('retired');
 
@@ -62,11 +66,19 @@ export class Board {
     return { rows: rows.map(machineRow), next, count, more, retired };
   }
 
-  async due({ site, after, limit }: QueryRead<'due'>, own: Sites = null): Promise<AnswerOf<'due'>> {
-    const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
-    const { rows, next } = await this.keeper.fresh(() =>
-      this.lists.duties({ sites: sitesAsked(site, own), until }, after ?? null, limit),
-    );
+  due({ site, after, limit }: QueryRead<'due'>, own: Sites = null): Promise<AnswerOf<'due'>> {
+    return this.duties({ sites: sitesAsked(site, own), until: this.horizon() }, after ?? null, limit);
+  }
+
+  /** Of the machines that somebody serves: those they wrote about in the last two years. */
+  async dutiesServedBy(person: string, after: string | null, limit: number, until = this.horizon()) {
+    const since = addDays(this.clock.todayIn('UTC'), -SERVED_DAYS);
+    const machines = await this.store.machinesServedBy(person, since);
+    return this.duties({ sites: null, machines, until }, after, limit);
+  }
+
+  async duties(asked: DutiesAsked, after: string | null, limit: number): Promise<AnswerOf<'due'>> {
+    const { rows, next } = await this.keeper.fresh(() => this.lists.duties(asked, after, limit));
     return {
       rows: rows.map((row) => {
         const appliance = read<Appliance>(row.appliance);
@@ -94,7 +106,7 @@ export class Board {
     const asked = sitesAsked(site, own);
     const sites = asked === null ? [] : await this.store.sitesById(asked);
     const zones = new Map(sites.map(({ id, timezone }) => [`site ${id}`, timezone]));
-    const until = dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
+    const until = this.horizon();
     const groups: Record<DueGroup, number> = { overdue: 0, week: 0, month: 0, later: 0 };
     const todays = new Map<string, Day>();
     for (const { scope, due, duties: obligations } of await this.lists.dutyDays(asked, until)) {
@@ -110,9 +122,14 @@ export class Board {
     };
   }
 
-  private async certificatesEnding() {
-    const until = addDays(this.clock.todayIn('UTC'), CERTIFICATE_NOTICE_DAYS);
-    return (await this.store.people()).flatMap((person) =>
+  private horizon = (): string => dayText(addDays(this.clock.todayIn('UTC'), HORIZON_DAYS));
+
+  /** Of those who are still there. */
+  async certificatesEnding() {
+    const today = this.clock.todayIn('UTC');
+    const until = addDays(today, CERTIFICATE_NOTICE_DAYS);
+    const here = (await this.store.people()).filter((person) => !hasLeft(person, today));
+    return here.flatMap((person) =>
       (person.certificates ?? []).flatMap(({ scheme, expires }) =>
         expires != null && dayOf(expires) <= until
           ? [{ personId: person.id, name: person.name, scheme: scheme ?? '', expires }]

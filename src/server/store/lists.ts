@@ -1,5 +1,5 @@
 /** Pages of duties, trips, sites, bottles and visits, each by an index of its order. Knows columns, no rules. */
-import { and, eq, gt, inArray, lte, sql } from 'drizzle-orm';
+import { and, eq, gt, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { Tables } from './database';
 import { nameKey, searchQuestion } from './keys';
 import { type Sites, among } from './among';
@@ -7,10 +7,23 @@ import { paged } from './pages';
 import * as t from './schema';
 import { NOT_WITHDRAWN } from './withdrawn';
 
+export interface DutiesAsked {
+  sites: Sites;
+  machines?: readonly string[] | null;
+  /** first and last day on which they fall due */
+  from?: string;
+  until: string;
+}
+
 export class Lists {
   constructor(private readonly db: Tables) {}
 
-  async duties({ sites, until }: { sites: Sites; until: string }, after: string | null, limit: number) {
+  /** `machines`: of these alone; null: of all. */
+  async duties(
+    { sites, machines = null, from = '', until }: DutiesAsked,
+    after: string | null,
+    limit: number,
+  ) {
     return paged(
       [t.duties.due, t.duties.applianceId, t.duties.kind],
       { after, limit },
@@ -30,7 +43,18 @@ export class Lists {
           .innerJoin(t.standings, eq(t.standings.applianceId, t.duties.applianceId))
           .innerJoin(t.appliances, eq(t.appliances.id, t.duties.applianceId))
           .innerJoin(t.sites, eq(t.sites.id, t.duties.siteId))
-          .where(and(among(t.duties.siteId, sites), lte(t.duties.due, until), part.beyond))
+          .where(
+            and(
+              among(t.duties.siteId, sites),
+              // One parameter, however many they are.
+              machines === null
+                ? undefined
+                : sql`${t.duties.applianceId} in (select value from json_each(${JSON.stringify(machines)}))`,
+              gte(t.duties.due, from),
+              lte(t.duties.due, until),
+              part.beyond,
+            ),
+          )
           .orderBy(part.order)
           .limit(part.limit),
       (row) => [row.due, row.applianceId, row.kind],

@@ -2,6 +2,8 @@
 import { isNotNull } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
+export { served, visits } from './visitTables';
+
 const document = () => text('document').notNull();
 
 /** Name or serial as names are compared: nobody has to write one in the same case. */
@@ -182,27 +184,6 @@ export const leakTallies = sqliteTable(
   'leak_tallies',
   { kind: text('kind').notNull(), type: text('type').notNull(), times: integer('times').notNull() },
   (table) => [primaryKey({ columns: [table.kind, table.type] })],
-);
-
-/** A visit to one machine, from its effective entries. */
-export const visits = sqliteTable(
-  'visits',
-  {
-    visitId: text('visit_id').notNull(),
-    applianceId: text('appliance_id').notNull(),
-    from: text('from_day').notNull(),
-    to: text('to_day').notNull(),
-    entries: integer('entries').notNull(),
-    handedOver: integer('handed_over').notNull(),
-    by: text('by').notNull(),
-    /** sequence of its newest entry */
-    last: integer('last').notNull(),
-  },
-  (table) => [
-    primaryKey({ columns: [table.visitId, table.applianceId] }),
-    index('visits_by_last').on(table.last, table.applianceId),
-    index('visits_by_appliance').on(table.applianceId, table.last),
-  ],
 );
 
 /** Changes of rows, in the same chain as the entries: one counter runs through both tables. */

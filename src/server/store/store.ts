@@ -1,6 +1,7 @@
 /** Reads and writes rows. Knows tables and JSON, no rules. */
-import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, ne, sql } from 'drizzle-orm';
 import type { Appliance, Company, Cylinder, Owner, Person, Site, Space } from '../../core/logbook/tables';
+import { type Day, dayText } from '../../core/quantity/day';
 import type { Amendment } from '../../core/rules/amend';
 import type { Instrument } from '../../core/visit/instrument';
 import { nameKey } from './keys';
@@ -49,12 +50,18 @@ export class Store extends EntryStore {
     );
   }
 
-  /** Machines that somebody visited. */
-  async machinesVisitedBy(person: string): Promise<string[]> {
+  /** Of some site; UTC where there is none. */
+  async anyTimezone(): Promise<string> {
+    const [site] = await this.db.select().from(t.sites).limit(1);
+    return site ? (JSON.parse(site.document) as Site).timezone : 'UTC';
+  }
+
+  /** Machines that somebody wrote about on this day or later. */
+  async machinesServedBy(person: string, since: Day): Promise<string[]> {
     const rows = await this.db
-      .selectDistinct({ id: t.visits.applianceId })
-      .from(t.visits)
-      .where(eq(t.visits.by, person));
+      .select({ id: t.served.applianceId })
+      .from(t.served)
+      .where(and(eq(t.served.by, person), gte(t.served.last, dayText(since))));
     return rows.map(({ id }) => id);
   }
 

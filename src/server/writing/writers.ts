@@ -1,6 +1,8 @@
 /** Who is named as writer exists, and is whoever is signed in; a manager may write for somebody, which is kept with it. */
 import type { Entry } from '../../core/logbook/entry';
 import type { EndpointName } from '../../contract/endpoints';
+import { ALARM_KINDS } from '../../contract/programs';
+import type { Problem } from '../../core/logbook/problems';
 import type { Caller } from '../caller';
 import { invalid } from '../problem';
 import type { Store } from '../store/store';
@@ -32,6 +34,7 @@ export async function checkWriters(
   body: unknown,
   caller: Caller | null,
 ): Promise<void> {
+  if (caller?.program !== undefined && name === 'append') await checkProgram(store, body, caller);
   const named = writersIn(name, body);
   if (named.length === 0) return;
   const people = new Map(
@@ -52,6 +55,21 @@ export async function checkWriters(
         ]
       : [];
   });
+  if (problems.length > 0) throw invalid(problems);
+}
+
+/** A program writes down what it saw at the machines of its site, and corrects nothing. */
+async function checkProgram(store: Store, body: unknown, { sites }: Caller): Promise<void> {
+  const problems: Problem[] = [];
+  for (const [index, entry] of (body as Entry[]).entries()) {
+    const at = (field: string, message: string) => problems.push({ path: [index, field], message });
+    if (!ALARM_KINDS.some((kind) => kind === entry.kind))
+      at('kind', `is none that this token may write: ${ALARM_KINDS.join(', ')}`);
+    if (entry.supersedes != null) at('supersedes', 'corrects an entry, which a program may not');
+    const placed = entry.applianceId == null ? null : await store.placed(entry.applianceId);
+    if (!placed || (sites !== null && !sites.includes(placed.site.id)))
+      at('applianceId', 'names no machine that this token is for');
+  }
   if (problems.length > 0) throw invalid(problems);
 }
 

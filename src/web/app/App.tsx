@@ -8,6 +8,7 @@ import { JoinPage } from './JoinPage';
 import { SCREENS, pageOf } from './places';
 import { Shell } from './Shell';
 import { SignIn } from './SignIn';
+import { UnsubscribePage } from './UnsubscribePage';
 import { noteEnd, useSession } from '../data/api/session';
 import { WriterProvider } from '../data/device/writer';
 
@@ -25,6 +26,7 @@ export function App() {
         <Routes>
           <Route path="welcome" element={<JoinPage />} />
           <Route path="join" element={<JoinPage />} />
+          <Route path="unsubscribe" element={<UnsubscribePage />} />
           <Route path="*" element={<Inside />} />
         </Routes>
       </BrowserRouter>

@@ -8,7 +8,7 @@ import { ask, tell } from '../data/api/api';
 import { useSignIn } from '../data/api/session';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
-import { TextField } from '../parts/Field';
+import { SelectField, TextField } from '../parts/Field';
 import { Loaded } from '../parts/Page';
 import { Door } from './Door';
 import { NewPassword, isShort } from './NewPassword';
@@ -28,12 +28,17 @@ export function JoinPage() {
   );
 }
 
+/** Chosen by who is on no list yet. */
+const NEW = 'new';
+
 type Offer = Awaited<ReturnType<typeof ask<'invitation'>>>;
 
 function Joining({ token, offer }: { token: string; offer: Offer }) {
   const navigate = useNavigate();
   const signIn = useSignIn();
   const [name, setName] = useState('');
+  const [personId, setPersonId] = useState(offer.people.length === 0 ? NEW : '');
+  const isListed = personId !== NEW;
   const [email, setEmail] = useState(offer.email ?? '');
   const [password, setPassword] = useState('');
   const begin = useMutation({
@@ -42,14 +47,15 @@ function Joining({ token, offer }: { token: string; offer: Offer }) {
         token,
         email: email.trim(),
         password,
-        ...(offer.name === null && { name: name.trim() }),
+        ...(offer.name === null && (isListed ? { personId } : { name: name.trim() })),
       };
       const begun = await tell('beginAccount', given);
       await signIn.mutateAsync({ email: begun.email, password });
     },
     onSuccess: () => navigate('/due', { replace: true }),
   });
-  const lacking = email.trim() === '' || password === '' || (offer.name === null && name.trim() === '');
+  const nameless = isListed ? personId === '' : name.trim() === '';
+  const lacking = email.trim() === '' || password === '' || (offer.name === null && nameless);
   return (
     <form
       onSubmit={(event) => {
@@ -62,7 +68,19 @@ function Joining({ token, offer }: { token: string; offer: Offer }) {
           ? 'You are the first here: a manager, who lets the others in.'
           : `${offer.name}, ${ROLE_WORDS[offer.role]}.`}
       </p>
-      {offer.name === null && (
+      {offer.people.length > 0 && (
+        <SelectField
+          label="You are"
+          value={personId}
+          choices={[
+            { value: '', words: 'choose' },
+            ...offer.people.map((each) => ({ value: each.personId, words: each.name })),
+            { value: NEW, words: 'somebody who is not on this list' },
+          ]}
+          onChange={(event) => setPersonId(event.target.value)}
+        />
+      )}
+      {offer.name === null && !isListed && (
         <TextField
           label="Your name"
           autoComplete="name"

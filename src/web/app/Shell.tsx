@@ -10,6 +10,7 @@ import { RAIL, mayOpen } from './places';
 import { MessageLine } from './MessageLine';
 import { Mishap } from './Mishap';
 import { Settings } from './Settings';
+import { useIdleEnd } from './useIdleEnd';
 import { useShortcuts } from './shortcuts';
 import { useMay } from '../data/api/session';
 import { useWriter } from '../data/device/writer';
@@ -34,6 +35,7 @@ export function Shell() {
   const write = useWriteDialog();
   useShortcuts();
   useFetchedAhead();
+  useIdleEnd();
   return (
     <div className="min-h-screen lg:pl-[5.6rem]">
       <nav

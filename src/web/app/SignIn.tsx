@@ -1,15 +1,22 @@
 /** The way in: over whatever stood there, so that nothing that was typed is lost when a session ended. */
 import { useState } from 'react';
+import { Fingerprint } from 'lucide-react';
 import type { SessionAnswer } from '../../contract/accounts';
 import { ROLE_WORDS } from '../../words/roles';
 import { useDemoSignIn, useSignIn } from '../data/api/session';
+import { mayHavePasskeys, usePasskeySignIn } from '../data/api/passkeys';
+import { useTabletPeople } from '../data/api/tablet';
 import { ApiError } from '../forms/ApiError';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { Fold } from '../parts/Fold';
 import { Door } from './Door';
+import { PersonButton } from './PersonButton';
+import { TabletPeople } from './TabletPeople';
+import { ForgottenPassword } from './ForgottenPassword';
 
 export function SignIn({ session: { empty, demo } }: { session: SessionAnswer }) {
+  const tablet = useTabletPeople();
   if (empty)
     return (
       <Door title="Nobody has an account yet">
@@ -19,17 +26,21 @@ export function SignIn({ session: { empty, demo } }: { session: SessionAnswer })
         </p>
       </Door>
     );
+  const others = demo.length > 0 ? <DemoPeople people={demo} /> : <ByPassword />;
   return (
     <Door title="Sign in">
-      {demo.length > 0 ? (
+      {tablet.length > 0 ? (
         <>
-          <DemoPeople people={demo} />
-          <Fold title="With a password">
-            <ByPassword />
-          </Fold>
+          <TabletPeople people={tablet} />
+          <Fold title="Somebody who has no PIN here">{others}</Fold>
         </>
       ) : (
-        <ByPassword />
+        others
+      )}
+      {demo.length > 0 && (
+        <Fold title="With a password">
+          <ByPassword />
+        </Fold>
       )}
     </Door>
   );
@@ -45,15 +56,12 @@ function DemoPeople({ people }: { people: SessionAnswer['demo'] }) {
       <ul>
         {people.map(({ personId, name, role }) => (
           <li key={personId} className="mb-2">
-            <button
-              type="button"
-              className="flex min-h-14 w-full cursor-pointer items-center justify-between gap-4 rounded border border-line bg-card px-4 text-left disabled:opacity-60"
+            <PersonButton
+              name={name}
+              about={ROLE_WORDS[role]}
               disabled={signIn.isPending}
               onClick={() => signIn.mutate(personId)}
-            >
-              <span className="font-semibold text-green">{name}</span>
-              <span className="text-soft">{ROLE_WORDS[role]}</span>
-            </button>
+            />
           </li>
         ))}
       </ul>
@@ -62,40 +70,57 @@ function DemoPeople({ people }: { people: SessionAnswer['demo'] }) {
 }
 
 function ByPassword() {
+  const byDevice = usePasskeySignIn();
   const signIn = useSignIn();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        signIn.mutate({ email: email.trim(), password });
-      }}
-    >
-      <TextField
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={(event) => setEmail(event.target.value)}
-      />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        hint="Forgotten? A manager gives you a link for a new one."
-        onChange={(event) => setPassword(event.target.value)}
-      />
-      <ApiError error={signIn.error} />
-      <Button
-        weight="main"
-        type="submit"
-        className="w-full"
-        disabled={email.trim() === '' || password === '' || signIn.isPending}
+    <>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          signIn.mutate({ email: email.trim(), password });
+        }}
       >
-        Sign in
-      </Button>
-    </form>
+        <TextField
+          label="E-mail"
+          type="email"
+          autoComplete="username"
+          value={email}
+          onChange={(event) => setEmail(event.target.value)}
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+        />
+        <ApiError error={signIn.error} />
+        <Button
+          weight="main"
+          type="submit"
+          className="w-full"
+          disabled={email.trim() === '' || password === '' || signIn.isPending}
+        >
+          Sign in
+        </Button>
+      </form>
+      {mayHavePasskeys() && (
+        <>
+          <Button
+            className="mt-3 w-full"
+            disabled={byDevice.isPending}
+            onClick={() => byDevice.mutate(undefined)}
+          >
+            <Fingerprint aria-hidden="true" size={20} /> By this device
+          </Button>
+          <ApiError error={byDevice.error} />
+        </>
+      )}
+      <Fold title="Forgotten the password">
+        <ForgottenPassword email={email} />
+      </Fold>
+    </>
   );
 }

@@ -93,12 +93,14 @@ export const SCREENS: readonly Screen[] = [
     key: 'c',
     beside: true,
   }),
+  screen('company/programs', () => import('../company/ProgramsPage')),
+  screen('company/mail', () => import('../company/OutboxPage')),
   screen('changes', () => import('../company/ChangesPage')),
 ];
 
 /** Places that are made of what is not open to everybody, by the endpoint that they read. */
 const READS: Readonly<Partial<Record<string, EndpointName>>> = {
-  '/gas': 'cylinders',
+  '/gas': 'bottles',
   '/papers': 'verify',
   '/company': 'instruments',
   '/changes': 'changes',

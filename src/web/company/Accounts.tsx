@@ -7,7 +7,7 @@ import { deviceWords } from '../../words/device';
 import { ROLE_WORDS } from '../../words/roles';
 import { tell } from '../data/api/api';
 import { useWriter } from '../data/device/writer';
-import { Button } from '../parts/Button';
+import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Section } from '../parts/Page';
 import { Change, Invite, LinkDialog } from './AccountDialogs';
 import { type Offered, useAccountChange, useAccounts } from './accountChange';
@@ -64,9 +64,11 @@ export function Accounts() {
                 </li>
               ))}
             </ul>
-            <Button className="mt-3" onClick={() => setOpened('invite')}>
-              Let somebody in
-            </Button>
+            <div className="mt-3 flex flex-wrap gap-2">
+              <Button onClick={() => setOpened('invite')}>Let somebody in</Button>
+              <ButtonLink to="/company/mail">Mail that was written</ButtonLink>
+              <ButtonLink to="/company/programs">Other programs</ButtonLink>
+            </div>
             {opened === 'invite' && (
               <Invite
                 taken={known.accounts.map(({ personId }) => personId)}

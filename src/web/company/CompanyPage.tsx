@@ -6,6 +6,7 @@ import { useCompany, useVerify } from '../data/api/queries';
 import { Button, ButtonLink } from '../parts/Button';
 import { Loaded, Page, Section } from '../parts/Page';
 import { Accounts } from './Accounts';
+import { Backups } from './Backups';
 import { useMay } from '../data/api/session';
 import { HistoryDialog } from '../forms/rows/RowHistory';
 import { RowDialog } from '../forms/rows/RowDialog';
@@ -32,6 +33,7 @@ export default function CompanyPage() {
           <Owners open={setOpened} />
           <Instruments open={setOpened} />
           <Chain />
+          {may('backups') && <Backups />}
         </div>
       </div>
       {opened?.how === 'history' && (

@@ -12,6 +12,7 @@ import { Button } from '../parts/Button';
 import { Loaded, Section } from '../parts/Page';
 import { DIMENSION_WORDS } from '../../words/codes';
 import { dateWords, dayWords } from '../../words/dates';
+import { photoAddress } from '../data/addresses/photoAddress';
 import { hasLeft } from '../../core/logbook/people';
 
 export interface OpenDialog {
@@ -93,6 +94,16 @@ export function People({ open }: { open: Open }) {
                   {ended && '▲ '}
                   {[each.scheme, each.number].filter(Boolean).join(' ')}
                   {each.expires != null && `, ${ended ? 'ended' : 'until'} ${dateWords(each.expires)}`}
+                  {each['x-photo'] != null && (
+                    <a
+                      className="ml-3 inline-flex min-h-11 items-center font-semibold text-green underline underline-offset-4"
+                      href={photoAddress(each['x-photo'])}
+                      target="_blank"
+                      rel="noreferrer"
+                    >
+                      picture
+                    </a>
+                  )}
                 </p>
               );
             })}

@@ -14,6 +14,7 @@ import { StatedField } from './StatedField';
 import { type Control, type ControlProps, frameOf, textOf } from './fields/control';
 import { Bottle, NotWeighed, WayOut } from './fields/gasFields';
 import { Leak, Leaks, NewLeak, OpenLeak, Pack, OilTrace, TemporaryPart } from './fields/machineFields';
+import { Certificates } from './fields/Certificates';
 import { Methods, Owner, Owners, Serves, Site, TimeZone } from './fields/rowFields';
 
 /** A line that is typed. */
@@ -126,7 +127,7 @@ const CONTROLS: { readonly [Type in FieldType]: Control<Type> } = {
   months: decimal,
   offset: line(),
   numbers: Lines,
-  certificates: Lines,
+  certificates: Certificates,
   methods: Methods,
   timezone: TimeZone,
   site: Site,

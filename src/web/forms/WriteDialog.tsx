@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { dayText } from '../../core/quantity/day';
+import { isCertifiedWork } from '../../core/rules/certified';
 import { formFor } from '../../record/forms';
 import { KINDS } from '../../record/records';
 import { useLogDialog } from '../data/addresses/logDialog';
@@ -19,6 +20,7 @@ import { EntryFrame } from './EntryFrame';
 import { Fields } from './Fields';
 import { Refused } from './Refused';
 import { SaveBar } from './SaveBar';
+import { Uncertified } from './Uncertified';
 import { freshDraft, useEntryForm } from './useEntryForm';
 
 export default function WriteDialog() {
@@ -103,6 +105,7 @@ function WriteForm({
         }}
       >
         <Fields {...form.fields} fields={spec.fields} />
+        {isCertifiedWork(request.kind) && <Uncertified day={kept.draft.on} />}
         <EntryFrame form={form} today={today} corrects={entry !== null} />
         <button type="submit" hidden aria-hidden="true" tabIndex={-1} />
       </form>

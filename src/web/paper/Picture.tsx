@@ -1,7 +1,6 @@
 /** A photo with its marks drawn on top: arrows and circles in shares of width and height. */
+import { photoAddress } from '../data/addresses/photoAddress';
 import type { Marks } from '../../record/photos';
-
-export const photoAddress = (file: string): string => `/api/photos/${file}`;
 
 export function MarksDrawn({ marks }: { marks: Marks }) {
   return (

@@ -20,7 +20,7 @@ const SCOPE_WORDS: Record<FeedScope, string> = {
   company: 'all machines',
   site: 'a site',
   owner: 'an owner',
-  person: 'a person: the machines that they visited, and their certificates',
+  person: 'a person: the machines that they serve, and their certificates',
 };
 
 export default function CalendarsPage() {

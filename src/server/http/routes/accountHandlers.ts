@@ -1,11 +1,7 @@
 /** What answers the endpoints of accounts. */
 import type { Accounts } from '../../accounts/accounts';
+import { done } from './done';
 import type { Handlers } from './route';
-
-const done = async (work: Promise<void>): Promise<{ done: true }> => {
-  await work;
-  return { done: true };
-};
 
 export const accountHandlers = (
   accounts: Accounts,
@@ -22,14 +18,32 @@ export const accountHandlers = (
   | 'changeRole'
   | 'endSessions'
   | 'closeAccount'
+  | 'forgotPassword'
+  | 'notices'
+  | 'setNotices'
+  | 'tryNotice'
+  | 'unsubscribe'
+  | 'outbox'
 > => ({
   session: async ({ caller }) => ({ ...(await accounts.session(caller)), address }),
   accounts: () => accounts.list(),
-  invitation: ({ query }) => accounts.invitation(query.token),
-  invite: ({ body }) => accounts.invite(body),
-  withdrawInvitation: ({ parts }) => done(accounts.withdraw(parts.id)),
-  beginAccount: ({ body }) => accounts.begin(body),
+  invitation: ({ query }) => accounts.joining.invitation(query.token),
+  invite: ({ body }) => accounts.joining.invite(body),
+  withdrawInvitation: ({ parts }) => done(accounts.joining.withdraw(parts.id)),
+  beginAccount: ({ body }) => accounts.joining.begin(body),
   changeRole: ({ parts, body }) => done(accounts.changeRole(parts.id, body.role, body.ownerId ?? null)),
   endSessions: ({ parts }) => done(accounts.endSessions(parts.id)),
   closeAccount: ({ parts }) => done(accounts.close(parts.id)),
+  forgotPassword: async ({ body }) => {
+    await accounts.joining.forgot(body.email);
+    return { kept: accounts.notices.kept };
+  },
+  notices: ({ caller }) => accounts.notices.settingsOf(caller.personId),
+  setNotices: ({ body, caller }) => accounts.notices.change(caller.personId, body),
+  tryNotice: ({ caller }) => done(accounts.notices.tryNow(caller.personId)),
+  unsubscribe: ({ body }) => done(accounts.notices.unsubscribe(body.token)),
+  outbox: async ({ query: { after, limit } }) => ({
+    ...(await accounts.notices.outbox.page(after ?? null, limit)),
+    kept: accounts.notices.kept,
+  }),
 });

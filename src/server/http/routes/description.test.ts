@@ -66,9 +66,16 @@ beforeAll(async () => {
 }, 90_000);
 afterAll(() => story.close());
 
-const invited = (personId: string) => story.accounts.invite({ personId, role: 'technician' });
+const invited = (personId: string) => story.accounts.joining.invite({ personId, role: 'technician' });
 const accountOf = async (personId: string): Promise<string> =>
   (await story.accounts.list()).accounts.find((each) => each.personId === personId)?.id ?? '';
+
+/** As it stands in the mail of somebody. */
+async function unsubscribeToken(): Promise<string> {
+  await story.accounts.notices.tryNow('ike');
+  const { rows } = await story.accounts.notices.outbox.page(null, 1);
+  return /unsubscribe\?token=(\S+)/.exec(rows[0]?.text ?? '')?.[1] ?? '';
+}
 
 const CALLS: Record<EndpointName, () => Call | Promise<Call>> = {
   session: () => ({}),
@@ -86,6 +93,28 @@ const CALLS: Record<EndpointName, () => Call | Promise<Call>> = {
   changeRole: async () => ({ path: { id: await accountOf('ike') }, body: { role: 'auditor' } }),
   endSessions: async () => ({ path: { id: await accountOf('ike') }, body: {} }),
   closeAccount: async () => ({ path: { id: await accountOf('auditor') }, body: {} }),
+  forgotPassword: () => ({ body: { email: 'nobody@brindle-hook.example' } }),
+  notices: () => ({}),
+  setNotices: () => ({
+    body: { digest: 'weekly', hour: 6, quietFrom: 21, quietTo: 5, timezone: 'America/Chicago' },
+  }),
+  tryNotice: () => ({ body: {} }),
+  unsubscribe: async () => ({ body: { token: await unsubscribeToken() } }),
+  outbox: () => ({}),
+  backups: () => ({}),
+  programs: () => ({}),
+  makeToken: () => ({ body: { name: 'Monitor', scope: 'alarms', siteId: 'fish-hall', days: 30 } }),
+  withdrawToken: async () => ({
+    path: { id: (await story.accounts.tokens.make({ name: 'Old', scope: 'gas', days: 1 }, 'odalys')).id },
+    body: {},
+  }),
+  makeWebhook: () => ({ body: { name: 'Shop', url: 'http://127.0.0.1:9/due' } }),
+  withdrawWebhook: async () => ({
+    path: {
+      id: (await story.accounts.webhooks.make({ name: 'Old', url: 'http://127.0.0.1:9/' }, 'odalys')).id,
+    },
+    body: {},
+  }),
   health: () => ({}),
   clock: () => ({}),
   company: () => ({}),

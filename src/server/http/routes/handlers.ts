@@ -11,9 +11,11 @@ import { signedBy } from '../../writing/writers';
 import { invalid, notFound } from '../../problem';
 import type { Services } from '../../services';
 import { accountHandlers } from './accountHandlers';
+import { officeHandlers } from './officeHandlers';
 import { importHandlers } from './importHandlers';
 import { changesPage } from './changes';
 import type { Handlers } from './route';
+import type { Served } from './served';
 
 const read = <Value>(text: string): Value => JSON.parse(text) as Value;
 
@@ -22,7 +24,7 @@ function found<Thing>(thing: Thing | null, what: string): Thing {
   return thing;
 }
 
-export function handlers(services: Services, accounts: Accounts, address: string | null): Handlers {
+export function handlers(services: Services, accounts: Accounts, served: Served): Handlers {
   const {
     store,
     standings,
@@ -39,7 +41,8 @@ export function handlers(services: Services, accounts: Accounts, address: string
   } = services;
 
   return {
-    ...accountHandlers(accounts, address),
+    ...accountHandlers(accounts, served.address),
+    ...officeHandlers(accounts, served),
     health: async () => {
       await store.company();
       return { ready: true as const };

@@ -31,7 +31,7 @@ type PageName = {
 }[DocumentName];
 
 /** A list page by page; while another question is asked, what was found before stays. `further`: asked otherwise of later pages. */
-function usePages<Name extends PageName>(
+export function usePages<Name extends PageName>(
   name: Name,
   query: QueryOf<Name>,
   further: Partial<QueryOf<Name>> = {},

@@ -34,7 +34,7 @@ export function noteEnd(client: QueryClient, error: unknown): void {
   client.setQueryData<SessionAnswer>(KEY, (known) => known && { ...known, signedIn: null });
 }
 
-async function door(path: string, body: object): Promise<void> {
+export async function door(path: string, body: object): Promise<void> {
   const response = await fetch(`/api${path}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -53,7 +53,7 @@ async function door(path: string, body: object): Promise<void> {
 }
 
 /** After it all that was read is read anew where somebody else is signed in now. */
-function useDoor<Given>(go: (given: Given) => Promise<void>) {
+export function useDoor<Given>(go: (given: Given) => Promise<void>) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: async (given: Given) => {

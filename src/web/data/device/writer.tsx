@@ -10,7 +10,7 @@ import { useSignedIn } from '../api/session';
 interface Writer {
   /** all that were ever on the list: names of those who left stand in the record */
   people: Person[];
-  /** those who may be chosen: who left is not among them */
+  /** those who may be chosen: who left is not among them, nor is a program */
   here: Person[];
   /** by whose name it is written; null until that is known */
   person: Person | null;
@@ -29,7 +29,9 @@ export function WriterProvider({ children }: { children: ReactNode }) {
   const [chosen, setChosen] = useState(() => readKept<string>(KEY, sessionStorage));
   const today = useToday(HERE);
   const writer = useMemo<Writer>(() => {
-    const here = (people ?? []).filter((each) => today === null || !hasLeft(each, today));
+    const here = (people ?? []).filter(
+      (each) => each['x-program'] !== true && (today === null || !hasLeft(each, today)),
+    );
     const find = (id: string | null) => here.find((each) => each.id === id) ?? null;
     const self = find(signedIn?.personId ?? null);
     const other = signedIn?.role === 'manager' ? find(chosen) : null;

@@ -6,6 +6,7 @@ import { Choices } from '../../parts/Choices';
 import { Fold } from '../../parts/Fold';
 import { CorrectionReason, DayField, NoteField } from '../EntryFrame';
 import { Fields, namesOf } from '../Fields';
+import { Uncertified } from '../Uncertified';
 import { WriterField } from '../WriterField';
 import { GasMeaning } from './GasMeaning';
 import { Warnings } from './Warnings';
@@ -55,6 +56,7 @@ export function GasFields({
       )}
       <Fields {...form.fields} fields={only(AMOUNT)} {...(inVisit ? {} : { begin: 'mass' })} />
       <GasCaution form={form} />
+      <Uncertified day={draft.on} />
       {!inVisit && reason}
       <GasMeaning preview={preview} view={view} added={draft.kind === 'refrigerantAdded'} />
       <Warnings

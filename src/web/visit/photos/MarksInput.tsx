@@ -1,7 +1,8 @@
 /** A photo to draw on with a finger: arrows and circles, the last of which can be taken off. */
 import { useRef, useState } from 'react';
 import type { Marks } from '../../../record/photos';
-import { MarksDrawn, photoAddress } from '../../paper/Picture';
+import { photoAddress } from '../../data/addresses/photoAddress';
+import { MarksDrawn } from '../../paper/Picture';
 import { Button } from '../../parts/Button';
 import { Choices } from '../../parts/Choices';
 

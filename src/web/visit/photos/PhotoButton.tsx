@@ -1,10 +1,10 @@
 /** A photo from the camera or a file: stored at once, turned upright by the server, and filed at this step. */
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Camera } from 'lucide-react';
 import type { Entry } from '../../../core/logbook/entry';
 import { Button } from '../../parts/Button';
 import { Dialog } from '../../parts/Dialog';
-import { useStorePhoto } from '../../data/api/queries';
+import { TakePhoto } from '../../forms/TakePhoto';
 import { WriterField } from '../../forms/WriterField';
 import { ApiError } from '../../forms/ApiError';
 import { PhotoForm } from './PhotoForm';
@@ -12,8 +12,6 @@ import { photosOf } from '../../../record/photos';
 import { Picture } from '../../paper/Picture';
 import { useVisitWrite } from '../useVisitWrite';
 import { useVisit } from '../visitContext';
-
-const MOST_BYTES = 25 * 1024 * 1024;
 
 export function PhotoButton() {
   const { record } = useVisit();
@@ -33,21 +31,12 @@ export function PhotoButton() {
 function PhotoDialog({ onClose }: { onClose: () => void }) {
   const { record, step, newEntry } = useVisit();
   const deed = useVisitWrite('photo');
-  const store = useStorePhoto();
-  const input = useRef<HTMLInputElement>(null);
-  const [tooLarge, setTooLarge] = useState(false);
   const [marking, setMarking] = useState<Entry | null>(null);
   const photos = photosOf(record.entries);
   // Filed as soon as it is stored: marks and caption come after, and a reload between loses nothing.
   const keep = async (file: string) => {
     const entry = newEntry('photo', { tool: 'picture', step, file, attachments: [file] });
     if (await deed.save([entry], 'Photo: in the logbook.')) setMarking(entry);
-  };
-  const take = (file: File | undefined) => {
-    if (!file) return;
-    setTooLarge(file.size > MOST_BYTES);
-    if (file.size > MOST_BYTES) return;
-    store.mutate(file, { onSuccess: (stored) => void keep(stored.file) });
   };
   if (marking) {
     return (
@@ -58,34 +47,10 @@ function PhotoDialog({ onClose }: { onClose: () => void }) {
   }
   return (
     <Dialog title="Photos" subtitle="Of this visit" onClose={onClose}>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        className="sr-only"
-        aria-label="Take or choose a photo"
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Button
-        weight="main"
-        className="w-full"
-        disabled={store.isPending}
-        onClick={() => input.current?.click()}
-      >
-        <Camera aria-hidden="true" size={20} /> {store.isPending ? 'Storing…' : 'Take or choose a photo'}
-      </Button>
+      <TakePhoto main words="Take or choose a photo" onStored={(file) => void keep(file)} />
       <div className="mt-3">
         <WriterField />
-        <ApiError error={store.error ?? deed.error} />
-        {tooLarge && (
-          <p role="alert" className="font-semibold text-brick">
-            This file is larger than 25 MB; nothing was sent. Take it again at a smaller size.
-          </p>
-        )}
+        <ApiError error={deed.error} />
       </div>
       {photos.length === 0 && (
         <p className="py-4 text-soft">None yet. Pictures are the proof that words are not.</p>

@@ -1,16 +1,18 @@
 /** A leak repaired at its place: which one, how it was joined again, and what that joint asks. */
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
+import { dayText } from '../../../core/quantity/day';
 import type { MapPart } from '../../../core/visit/circuit/map';
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
 import { carrying } from '../../../core/visit/notes/notes';
 import { kindForm } from '../../../record/forms';
 import { draftOf } from '../../../record/statedDraft';
 import { METAL_WORDS, NO_FLAME_ADVICE, PRESS_ADVICE, jointWords } from '../../../words/leaks';
+import { Uncertified } from '../../forms/Uncertified';
 import { NoteCard } from '../panels/NoteCard';
 import { useVisit } from '../visitContext';
 
 export function LeakRepair({ part, onSaved }: { part: MapPart | null; onSaved: () => void }) {
-  const { view, leaks } = useVisit();
+  const { view, leaks, day } = useVisit();
   const open = view.standing.leaks.open();
   // Touched at its place, it is the leak of this place.
   const here = leaks.find(
@@ -24,6 +26,7 @@ export function LeakRepair({ part, onSaved }: { part: MapPart | null; onSaved: (
           No confirmed leak is open. What is repaired without one counts as found and repaired today.
         </p>
       )}
+      <Uncertified day={dayText(day)} />
       <NoteCard
         name={`repair ${part?.id ?? ''}`}
         spec={kindForm('leakRepaired')}
