@@ -25,6 +25,8 @@ export const sessionAnswer = z.object({
   demo: z.array(z.object({ personId: id, name: z.string(), role })),
   /** how others reach this server, without a slash at its end; null: nobody said */
   address: z.string().nullable(),
+  /** of a server of several companies, where it was asked without the name of one: each has its name under this address */
+  companiesAt: z.string().optional(),
 });
 export type SessionAnswer = z.infer<typeof sessionAnswer>;
 

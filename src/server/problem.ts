@@ -3,6 +3,7 @@ import { type Problem, jsonPath } from '../core/logbook/problems';
 import type { ProblemDocument } from '../contract/api';
 
 const BUSY_RETRY_SECONDS = 2;
+const AWAY_RETRY_SECONDS = 30;
 const BASE = 'https://green-abacus.invalid/problems/';
 
 export class HttpProblem extends Error {
@@ -46,6 +47,10 @@ export const conflict = (title: string, detail?: string): HttpProblem =>
     status: 409,
     ...(detail === undefined ? {} : { detail }),
   });
+
+/** It is there, and cannot be served for a while. */
+export const away = (title: string): HttpProblem =>
+  new HttpProblem({ type: `${BASE}away`, title, status: 503 }, AWAY_RETRY_SECONDS);
 
 /** Another process holds the database: nothing was written, and what was sent may be sent again. */
 export const busy = (): HttpProblem =>

@@ -8,9 +8,12 @@ import type { MailServer } from './notices/sending';
 import { PATIENCE } from './store/database';
 
 const DEFAULT_PORT = 4400;
+const DEFAULT_DATABASE = 'file:data/green-abacus.db';
 const MOST_HOPS = 10;
 /** Longer than browsers and proxies keep an idle connection: none is closed under a request that takes it up again. */
 const KEEP_ALIVE_S = 75;
+/** One of several companies that nobody asks for so long is closed. */
+const IDLE_S = 900;
 
 const number = (whole: string, least: number, most: number) =>
   z.coerce.number({ error: whole }).int(whole).min(least, whole).max(most, whole);
@@ -32,7 +35,9 @@ const environment = z
   .object({
     PORT: number('is no port, 0 to 65535', 0, 65_535).default(DEFAULT_PORT),
     ABACUS_HOST: z.string().trim().min(1).default('127.0.0.1'),
-    ABACUS_DATABASE: z.string().min(1).default('file:data/green-abacus.db'),
+    ABACUS_DATABASE: z.string().min(1).optional(),
+    ABACUS_COMPANIES: z.string().min(1).optional(),
+    ABACUS_IDLE_S: number('is no time in whole seconds, 1 to 86400', 1, 86_400).default(IDLE_S),
     ABACUS_ADDRESS: publicAddress.optional(),
     ABACUS_TLS_CERT: z.string().min(1).optional(),
     ABACUS_TLS_KEY: z.string().min(1).optional(),
@@ -56,8 +61,23 @@ const environment = z
     path: ['ABACUS_SMTP'],
     message: 'and ABACUS_MAIL_FROM belong together; one of them is missing',
   })
+  .refine(({ ABACUS_COMPANIES: folder, ABACUS_DATABASE: url }) => folder === undefined || url === undefined, {
+    path: ['ABACUS_COMPANIES'],
+    message:
+      'is a folder of several companies, and ABACUS_DATABASE the logbook of one; leave one of them out',
+  })
   .refine(
-    ({ ABACUS_DATABASE: url, ABACUS_COPY: copy, ABACUS_BACKUPS: backups }) =>
+    ({ ABACUS_COMPANIES: folder, ABACUS_ADDRESS: address }) =>
+      folder === undefined ||
+      address === undefined ||
+      isIP(new URL(address).hostname.replace(/[[\]]/g, '')) === 0,
+    {
+      path: ['ABACUS_ADDRESS'],
+      message: 'is a number: companies have names under it, such as https://pier.abacus.example',
+    },
+  )
+  .refine(
+    ({ ABACUS_DATABASE: url = DEFAULT_DATABASE, ABACUS_COPY: copy, ABACUS_BACKUPS: backups }) =>
       url.startsWith('file:') || (copy === undefined && backups === undefined),
     {
       path: ['ABACUS_DATABASE'],
@@ -69,8 +89,12 @@ const environment = z
 export interface Settings {
   host: string;
   port: number;
-  /** of the logbook */
+  /** of the logbook, where one company is served */
   url: string;
+  /** folder of several companies, each in a folder of its own; null: one is served */
+  companies: string | null;
+  /** after which one of several is closed when nobody asks for it */
+  idleMs: number;
   /** how everybody else reaches it, without a slash at its end; null: nobody said */
   address: string | null;
   /** files of the certificate and its key; null: plain HTTP */
@@ -112,7 +136,9 @@ export function readSettings(
     settings: {
       host,
       port: env.PORT,
-      url: env.ABACUS_DATABASE,
+      url: env.ABACUS_DATABASE ?? DEFAULT_DATABASE,
+      companies: env.ABACUS_COMPANIES ?? null,
+      idleMs: env.ABACUS_IDLE_S * 1000,
       address,
       tls,
       proxyHops: env.ABACUS_PROXY_HOPS,

@@ -14,7 +14,8 @@ const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
 /** A sign-in waits so long for another one that writes. */
 const WAIT_MS = 2000;
 const SECRET_BYTES = 32;
-const OWNER_ONLY = 0o600;
+/** Mode of files that let somebody in: readable by whoever runs the server alone. */
+export const OWNER_ONLY = 0o600;
 
 const beside = (url: string, ending: string): string =>
   `${url.startsWith('file:') ? url.slice('file:'.length).replace(/\.db$/, '') : 'data/company'}.${ending}`;
@@ -22,9 +23,12 @@ const beside = (url: string, ending: string): string =>
 /** Where the accounts of a logbook stand. */
 export const accountsFile = (url: string): string => beside(url, 'accounts.db');
 
-/** Made at the first start, and readable by whoever runs the server alone. */
+/** What its cookies and links are signed by. */
+export const secretFile = (url: string): string => beside(url, 'secret');
+
+/** Made at the first start. */
 function secretOf(url: string): string {
-  const file = beside(url, 'secret');
+  const file = secretFile(url);
   if (!existsSync(file)) writeFileSync(file, randomBytes(SECRET_BYTES).toString('hex'), { mode: OWNER_ONLY });
   return readFileSync(file, 'utf8').trim();
 }
@@ -35,6 +39,8 @@ export async function openAccountTables(
 ): Promise<{ db: AccountTables; secret: string; close: () => void }> {
   const file = accountsFile(url);
   mkdirSync(dirname(file), { recursive: true });
+  // What stands beside it while it is written takes its mode.
+  if (!existsSync(file)) writeFileSync(file, '', { mode: OWNER_ONLY });
   const client = createClient({ url: `file:${file}`, timeout: WAIT_MS, concurrency: 1 });
   await client.execute('PRAGMA journal_mode = WAL');
   await client.execute('PRAGMA foreign_keys = ON');

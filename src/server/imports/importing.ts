@@ -260,6 +260,13 @@ export class Importing {
     return undone;
   }
 
+  /** Whether a file is just read or written. */
+  runs(): boolean {
+    return [...this.jobs.values()].some(
+      ({ state }) => state.state === 'reading' || state.state === 'writing',
+    );
+  }
+
   async close(): Promise<void> {
     this.closing = true;
     const jobs = [...this.jobs.values()];

@@ -1,0 +1,25 @@
+/** Names of companies: each is a folder of its own, and the first part of its address. */
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { DATABASE } from '../dataFolder';
+
+/** As a name may stand in an address: nothing of it leads to another folder. */
+const NAME = /^[a-z0-9](?:-?[a-z0-9]){0,39}$/;
+
+export const isName = (text: string): boolean => NAME.test(text);
+
+export const databaseOf = (folder: string, name: string): string => join(folder, name, DATABASE);
+
+export const isCompany = (folder: string, name: string): boolean =>
+  isName(name) && existsSync(databaseOf(folder, name));
+
+/** Companies of a folder, in order of their names. */
+export const companiesIn = (folder: string): string[] =>
+  existsSync(folder)
+    ? readdirSync(folder)
+        .filter((name) => isCompany(folder, name))
+        .sort()
+    : [];
+
+/** Stands beside a company while it is moved: whoever serves it lets go. */
+export const leavingMark = (folder: string, name: string): string => join(folder, `${name}.leaving`);
