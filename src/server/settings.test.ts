@@ -55,6 +55,10 @@ describe('settings of the server', () => {
     [{ ABACUS_SMTP: 'mail.example', ABACUS_MAIL_FROM: 'a@b.example' }, 'ABACUS_SMTP'],
     [{ ABACUS_DATABASE: 'libsql://db.example', ABACUS_COPY: '/mnt/other' }, 'ABACUS_DATABASE'],
     [{ ABACUS_BACKUP_DAYS: '0' }, 'ABACUS_BACKUP_DAYS'],
+    [{ ABACUS_COMPANIES: 'companies', ABACUS_DATABASE: 'file:a.db' }, 'ABACUS_COMPANIES'],
+    [{ ABACUS_COMPANIES: 'companies', ABACUS_ADDRESS: 'https://10.1.2.3' }, 'ABACUS_ADDRESS'],
+    [{ ABACUS_COMPANIES: 'companies', ABACUS_ADDRESS: 'https://[fd00::7]' }, 'ABACUS_ADDRESS'],
+    [{ ABACUS_IDLE_S: '0' }, 'ABACUS_IDLE_S'],
     [{ ABACUS_MAIL_FROM: 'a@b.example' }, 'ABACUS_SMTP'],
   ])('%o is refused by its name', (given, name) => {
     expect(faults(given).map((each) => each.split(' ')[0])).toEqual([name]);

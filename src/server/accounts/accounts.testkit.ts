@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { AddressInfo } from 'node:net';
 import { createApp } from '../http/app';
+import { DATABASE } from '../dataFolder';
 import { systemClock } from '../clock';
 import { cookieOf } from '../served.testkit';
 import { type Services, openServices } from '../services';
@@ -46,9 +47,9 @@ export interface Crew {
   end: () => Promise<void>;
 }
 
-export async function openCrew(): Promise<Crew> {
-  const folder = mkdtempSync(join(tmpdir(), 'abacus-accounts-'));
-  const url = `file:${join(folder, 'company.db')}`;
+/** `folder`: of a crew that stands there already; left out: of a new one, without anybody. */
+export async function openCrew(folder = mkdtempSync(join(tmpdir(), 'abacus-accounts-'))): Promise<Crew> {
+  const url = `file:${join(folder, DATABASE)}`;
   let nowMs = Date.parse('2026-11-23T15:00:00Z');
   const services = await openServices(
     url,

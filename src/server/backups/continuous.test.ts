@@ -10,7 +10,7 @@ import { restoreBackup } from './copy';
 const folder = mkdtempSync(join(tmpdir(), 'abacus-copy-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-it('holds all that was answered some seconds before the kill, and restores with every seal intact', async () => {
+it('holds all that was answered some seconds before the kill, and restores with every seal intact and everybody signed in', async () => {
   const [data, copy] = [join(folder, 'data'), join(folder, 'other-disk')];
   mkdirSync(data);
   const served = await serve(`file:${join(data, 'green-abacus.db')}`, { ABACUS_COPY: copy });
@@ -44,6 +44,11 @@ it('holds all that was answered some seconds before the kill, and restores with 
   const back = await restoreBackup(copy, join(folder, 'back'));
   expect(back.revisions).toBeGreaterThanOrEqual(safe + 1);
   expect(back.revisions).toBeLessThanOrEqual(written + 2);
+  // Elsewhere, whoever was signed in goes on.
+  const elsewhere = await serve(`file:${join(folder, 'back', 'green-abacus.db')}`);
+  const session = await fetch(`${elsewhere.base}/session`, { headers: { cookie } });
+  expect(await session.json()).toMatchObject({ signedIn: { name: 'First Manager' } });
+  await elsewhere.kill('SIGKILL');
 }, 60_000);
 
 /** Processes that copy from this folder. */

@@ -132,6 +132,7 @@ export class ContinuousCopy {
   turn(): void {
     if (isAddress(this.target)) return;
     copyNew(join(dirname(this.database), ATTACHMENTS), join(this.target, ATTACHMENTS));
+    mkdirSync(this.target, { recursive: true });
     const secret = secretFile(`file:${this.database}`);
     if (existsSync(secret) && !existsSync(join(this.target, SECRET)))
       writeFileSync(join(this.target, SECRET), readFileSync(secret), { mode: OWNER_ONLY });

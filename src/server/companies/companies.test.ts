@@ -75,7 +75,7 @@ it('opens one once for all who ask at once, and closes it when nobody asked for 
 });
 
 it('closes none under a request, however long it takes, nor while a file is brought in', async () => {
-  let answer = () => undefined as void;
+  let answer: () => void = () => undefined;
   const long = companies.use('pier', () => new Promise<void>((resolve) => (answer = resolve)));
   await pause(40);
   await idles(IDLE_MS * 10);

@@ -56,7 +56,7 @@ export class Companies {
   async use<Value>(
     name: string,
     work: (company: Company) => Promise<Value>,
-    asked: boolean = true,
+    asked = true,
   ): Promise<Value> {
     for (;;) {
       const ending = this.closing.get(name);
@@ -126,7 +126,10 @@ export class Companies {
     if (release === null)
       throw new Away('Another process serves this company; nothing was written. Try again in a minute.');
     try {
-      return { company: await this.needs.open(name), release };
+      const from = performance.now();
+      const company = await this.needs.open(name);
+      this.needs.log.info({ company: name, ms: Math.round(performance.now() - from) }, 'opened');
+      return { company, release };
     } catch (error) {
       release();
       throw error;
@@ -139,6 +142,7 @@ export class Companies {
       .then(async ({ company, release }) => {
         await company.close();
         release();
+        this.needs.log.info({ company: name }, 'closed');
       })
       .catch((problem: unknown) => this.needs.log.error({ err: problem, company: name }, 'closing'))
       .finally(() => this.closing.delete(name));

@@ -1,6 +1,6 @@
 /** Companies come into a folder and leave it: made with the link of its first manager, or moved from one folder to another. */
 import { cpSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { join, sep } from 'node:path';
+import { basename, join } from 'node:path';
 import { openAccounts } from '../accounts/accounts';
 import { type Restored, verified, whole } from '../backups/copy';
 import { systemClock } from '../clock';
@@ -14,6 +14,9 @@ const NAME_WORDS =
 function checkName(name: string): void {
   if (!isName(name)) throw new Error(`${name} ${NAME_WORDS}`);
 }
+
+/** Not whose it is just now, nor how far its copy has come: that is told anew where it stands next. */
+const isOwn = (path: string): boolean => !basename(path).startsWith(HOLD) && !path.endsWith('-litestream');
 
 /** The token of its first manager's link; also anew, as long as nobody came in by one. */
 export async function addCompany(folder: string, name: string): Promise<string> {
@@ -62,7 +65,7 @@ export async function moveCompany(
     try {
       mkdirSync(to, { recursive: true });
       const found = await whole(into, async (aside) => {
-        cpSync(from, aside, { recursive: true, filter: (path) => !path.startsWith(`${from}${sep}${HOLD}`) });
+        cpSync(from, aside, { recursive: true, filter: isOwn });
         return verified(aside);
       });
       const left = join(folder, `${name}.moved-${new Date().toISOString().replace(/[:.]/g, '-')}`);

@@ -16,6 +16,7 @@ import { problemsOf } from '../../core/logbook/problems';
 import type { Database } from '../store/database';
 import type { ImportStore } from '../store/imports';
 import { ImportJobs, type KeptJob } from './jobs';
+import { CUT_OFF, CUT_OFF_WRITING, MEANWHILE, TOO_MUCH } from './importWords';
 import { type PlannedFile, headingsOf } from './planFile';
 import { MOST_FILE_BYTES } from './readWorksheets';
 import { readingChild } from './readingChild';
@@ -30,13 +31,6 @@ interface Job extends KeptJob {
   made: Promise<void>;
   stopping: boolean;
 }
-
-const CUT_OFF = 'The server ended while this file was read. Nothing was written; try it again.';
-const CUT_OFF_WRITING = 'The server ended while this was written. Nothing of it was written; try it again.';
-const TOO_MUCH =
-  'This file asked for more than the machine has. Divide it, and bring the parts in one after the other.';
-const MEANWHILE =
-  'The logbook was changed meanwhile, and this file means something else now; nothing was written.';
 
 /** What a person saw before saying write. */
 const outcome = ({ ready, known, faultyRows, would }: ImportPreview): string =>

@@ -12,10 +12,18 @@ import { TextField } from '../parts/Field';
 import { Fold } from '../parts/Fold';
 import { Door } from './Door';
 import { PersonButton } from './PersonButton';
+import { WhichCompany } from './WhichCompany';
 import { TabletPeople } from './TabletPeople';
 import { ForgottenPassword } from './ForgottenPassword';
 
-export function SignIn({ session: { empty, demo } }: { session: SessionAnswer }) {
+export const SignIn = ({ session }: { session: SessionAnswer }) =>
+  session.companiesAt === undefined ? (
+    <WaysIn session={session} />
+  ) : (
+    <WhichCompany at={session.companiesAt} />
+  );
+
+function WaysIn({ session: { empty, demo } }: { session: SessionAnswer }) {
   const tablet = useTabletPeople();
   if (empty)
     return (
