@@ -53,11 +53,7 @@ export class Companies {
    * Works with a company, which stays open meanwhile. `asked`: somebody asks for it, so that it stays open for a while.
    * Throws `Away` where it is being moved, or served by another process.
    */
-  async use<Value>(
-    name: string,
-    work: (company: Company) => Promise<Value>,
-    asked = true,
-  ): Promise<Value> {
+  async use<Value>(name: string, work: (company: Company) => Promise<Value>, asked = true): Promise<Value> {
     for (;;) {
       const ending = this.closing.get(name);
       if (!ending) break;
