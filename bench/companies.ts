@@ -13,7 +13,7 @@ import { loadLogbook } from '../src/server/exports/logbooks';
 import { serve } from '../src/server/served.testkit';
 import { openServices } from '../src/server/services';
 import { grownLogbook } from './grown';
-import { askHost, firstManager } from './hosts';
+import { askHost, firstManager } from '../src/server/hosts.testkit';
 import { median } from './measure';
 
 const OTHERS = 200;

@@ -13,7 +13,7 @@ import { promisify } from 'node:util';
 import { addCompany } from '../src/server/companies/moving';
 import { DATABASE } from '../src/server/dataFolder';
 import { type Served, serve } from '../src/server/served.testkit';
-import { askHost, firstManager } from './hosts';
+import { askHost, firstManager } from '../src/server/hosts.testkit';
 
 const run = promisify(execFile);
 const BEFORE_MS = 8000;

@@ -4,6 +4,8 @@ import { filledText, id } from '../core/logbook/fields';
 import { ROLES } from './roles';
 
 export const PASSWORD_CHARACTERS = 10;
+/** Of one of several companies on a server: the first part of its address, and its folder; nothing of it leads elsewhere. */
+export const COMPANY_NAME = /^[a-z0-9](?:-?[a-z0-9]){0,39}$/;
 
 const role = z.enum(ROLES);
 

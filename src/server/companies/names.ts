@@ -1,12 +1,10 @@
 /** Names of companies: each is a folder of its own, and the first part of its address. */
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { COMPANY_NAME } from '../../contract/accounts';
 import { DATABASE } from '../dataFolder';
 
-/** As a name may stand in an address: nothing of it leads to another folder. */
-const NAME = /^[a-z0-9](?:-?[a-z0-9]){0,39}$/;
-
-export const isName = (text: string): boolean => NAME.test(text);
+export const isName = (text: string): boolean => COMPANY_NAME.test(text);
 
 export const databaseOf = (folder: string, name: string): string => join(folder, name, DATABASE);
 

@@ -1,6 +1,7 @@
 /** Several companies behind one port, asked by the name of a host as browsers do. */
-import { createServer, request as send } from 'node:http';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { askHost, firstManager } from '../hosts.testkit';
 import { openLog } from '../log';
 import { readSettings } from '../settings';
 import { serveSeveral } from './several';
@@ -33,43 +34,15 @@ export async function serveFolder(folder: string, env: Record<string, string> = 
   const serving = serveSeveral({ ...read.settings, companies: folder }, openLog('silent'), port);
   server.on('request', serving.handler);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const ask: Several['ask'] = (company, method, path, { body, headers = {} } = {}) =>
-    new Promise((resolve, reject) => {
-      const text = body === undefined ? '' : JSON.stringify(body);
-      send(
-        {
-          ...{ host: '127.0.0.1', port: port(), method, path: `/api${path}`, agent: false },
-          headers: {
-            host: company === '' ? 'localhost' : `${company}.localhost`,
-            ...(text !== '' && {
-              'content-type': 'application/json',
-              'content-length': Buffer.byteLength(text),
-            }),
-            ...headers,
-          },
-        },
-        (response) => {
-          let said = '';
-          response.on('data', (part: Buffer) => (said += part.toString()));
-          response.on('end', () =>
-            resolve({
-              status: response.statusCode ?? 0,
-              body: said.startsWith('{') ? (JSON.parse(said) as Record<string, unknown>) : { said },
-              cookie: (response.headers['set-cookie'] ?? []).map((each) => each.split(';')[0]).join('; '),
-            }),
-          );
-        },
-      )
-        .once('error', reject)
-        .end(text);
-    });
+  const hostOf = (company: string) => (company === '' ? 'localhost' : `${company}.localhost`);
+  const ask: Several['ask'] = async (company, method, path, sent = {}) => {
+    const { status, text, cookie } = await askHost(port(), hostOf(company), path, { method, ...sent });
+    const body = text.startsWith('{') ? (JSON.parse(text) as Record<string, unknown>) : { said: text };
+    return { status, body, cookie };
+  };
   return {
     ask,
-    firstManager: async (company, token) => {
-      const known = { email: 'first@pier.example', password: 'four plain words here' };
-      await ask(company, 'POST', '/accounts', { body: { token, ...known, name: `Manager of ${company}` } });
-      return (await ask(company, 'POST', '/auth/sign-in/email', { body: known })).cookie;
-    },
+    firstManager: (company, token) => firstManager(port(), hostOf(company), token, `Manager of ${company}`),
     turn: serving.turn,
     close: async () => {
       server.close();

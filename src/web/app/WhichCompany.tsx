@@ -1,11 +1,9 @@
 /** On a server of several companies, asked without the name of one: the name leads to the company’s own address. */
 import { useState } from 'react';
+import { COMPANY_NAME } from '../../contract/accounts';
 import { Button } from '../parts/Button';
 import { TextField } from '../parts/Field';
 import { Door } from './Door';
-
-/** What stands in an address between two dots. */
-const NAME = /^[a-z0-9](?:-?[a-z0-9])*$/;
 
 /** `at`: under which each company has its name. */
 export function WhichCompany({ at }: { at: string }) {
@@ -13,7 +11,7 @@ export function WhichCompany({ at }: { at: string }) {
   const name = typed.trim().toLowerCase();
   const { protocol, host } = new URL(at);
   const none = window.location.host.endsWith(`.${host}`);
-  const fits = NAME.test(name);
+  const fits = COMPANY_NAME.test(name);
   return (
     <Door title={none ? 'No company at this address' : 'Which company?'}>
       <p className="mb-3">

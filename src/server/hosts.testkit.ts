@@ -17,8 +17,9 @@ export const askHost = (
   {
     cookie,
     body,
+    headers = {},
     method = body === undefined ? 'GET' : 'POST',
-  }: { cookie?: string; body?: unknown; method?: string } = {},
+  }: { cookie?: string; body?: unknown; headers?: Record<string, string>; method?: string } = {},
 ): Promise<Answer> =>
   new Promise((resolve) => {
     const text = body === undefined ? '' : JSON.stringify(body);
@@ -27,6 +28,7 @@ export const askHost = (
         ...{ host: '127.0.0.1', port, path: `/api${path}`, method, agent },
         headers: {
           host,
+          ...headers,
           ...(cookie !== undefined && { cookie }),
           ...(text !== '' && {
             'content-type': 'application/json',
@@ -52,8 +54,13 @@ export const askHost = (
   });
 
 /** The session of the first manager of a company, who came in by the link that `token` is the end of. */
-export async function firstManager(port: number, host: string, token: string): Promise<string> {
+export async function firstManager(
+  port: number,
+  host: string,
+  token: string,
+  name = 'First Manager',
+): Promise<string> {
   const known = { email: 'first@pier.example', password: 'four plain words here' };
-  await askHost(port, host, '/accounts', { body: { token, ...known, name: 'First Manager' } });
+  await askHost(port, host, '/accounts', { body: { token, ...known, name } });
   return (await askHost(port, host, '/auth/sign-in/email', { body: known })).cookie;
 }
