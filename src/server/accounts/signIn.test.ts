@@ -83,11 +83,11 @@ describe('the first start', () => {
   });
 
   it('keeps its secret for whoever runs the server, and of links and passwords hashes alone', async () => {
-    expect(statSync(join(folder, 'company.secret')).mode & 0o777).toBe(0o600);
+    expect(statSync(join(folder, 'green-abacus.secret')).mode & 0o777).toBe(0o600);
     await addPerson('hash', 'Hash Case');
     const { token } = await accounts.joining.invite({ personId: 'hash', role: 'technician' });
     const bytes = ['', '-wal']
-      .map((end) => readFileSync(join(folder, `company.accounts.db${end}`), 'latin1'))
+      .map((end) => readFileSync(join(folder, `green-abacus.accounts.db${end}`), 'latin1'))
       .join('');
     for (const secret of [token, PASSWORD]) expect(bytes).not.toContain(secret);
   });
