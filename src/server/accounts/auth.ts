@@ -133,6 +133,7 @@ export const makeAuth = ({ db, secret, secure, name }: AuthOptions) =>
     advanced: {
       cookiePrefix: 'abacus',
       useSecureCookies: secure,
+      database: { joins: true },
       ipAddress: { ipAddressHeaders: [ADDRESS_HEADER] },
     },
     hooks: limitOfTries(db),

@@ -2,6 +2,7 @@
  * Accounts in a file of their own beside the logbook's: sessions are written all day and must neither wait for the queue of
  * the logbook nor make it take its memory for stale. Names of tables and columns are those that the sign-in library asks for.
  */
+import { relations } from 'drizzle-orm';
 import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { at } from './columns';
 
@@ -55,6 +56,15 @@ export const account = sqliteTable('account', {
   createdAt: at('created_at').notNull(),
   updatedAt: at('updated_at').notNull(),
 });
+
+/** A session is read together with its user, and a user with the ways in, in one turn each. */
+export const sessionRelations = relations(session, ({ one }) => ({
+  user: one(user, { fields: [session.userId], references: [user.id] }),
+}));
+export const accountRelations = relations(account, ({ one }) => ({
+  user: one(user, { fields: [account.userId], references: [user.id] }),
+}));
+export const userRelations = relations(user, ({ many }) => ({ accounts: many(account) }));
 
 export const verification = sqliteTable('verification', {
   id: text('id').primaryKey(),
