@@ -10,8 +10,9 @@ const core = {
   logbook: ['quantity', 'refrigerant', 'logbook'],
   rules: ['quantity', 'refrigerant', 'logbook', 'rules'],
   calculators: ['quantity', 'refrigerant', 'calculators'],
-  diagnosis: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'diagnosis'],
-  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'diagnosis', 'visit'],
+  circuit: ['quantity', 'logbook', 'circuit'],
+  diagnosis: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'circuit', 'diagnosis'],
+  visit: ['quantity', 'refrigerant', 'logbook', 'rules', 'calculators', 'circuit', 'diagnosis', 'visit'],
 };
 
 /** Rooms beside the core. */

@@ -6,7 +6,7 @@ import { sql } from 'drizzle-orm';
 import type { Entry } from '../src/core/logbook/entry';
 import { dayOf } from '../src/core/quantity/day';
 import { standingFromEntries } from '../src/core/rules/standing';
-import { circuitMap } from '../src/core/visit/circuit/layouts';
+import { circuitMap } from '../src/core/circuit/layouts';
 import { guardsOf } from '../src/core/visit/guards';
 import { leakStories } from '../src/core/visit/leaks/leakStory';
 import { pastLeaks, searchOrder, searchState, signsOf, spotsOf } from '../src/core/visit/leaks/search';

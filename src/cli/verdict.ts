@@ -2,8 +2,7 @@
  * `npm run --silent verdict`: reads one JSON document a line from standard input, a vacuum or a pressure test, and prints the
  * verdict of each as a line, in order. Exit 2 if any was bad.
  */
-import { createInterface } from 'node:readline';
-import { EXIT_BAD_INPUT } from './exit';
+import { answerLines } from './lines';
 import { verdictLine } from './verdictLine';
 
 const HELP = `Judges vacuum and pressure tests, one JSON document a line on standard input, one verdict a line.
@@ -19,13 +18,4 @@ answered with {"error": …}, and the exit code is then 2. What could hide is to
 stands at, at rest at 20 °C; in a pressure test without a refrigerant, of the test gas at its own pressure.
 `;
 
-if (process.argv.includes('--help')) {
-  process.stdout.write(HELP);
-} else {
-  for await (const line of createInterface({ input: process.stdin })) {
-    if (line.trim() === '') continue;
-    const answer = await verdictLine(line);
-    if ('error' in answer) process.exitCode = EXIT_BAD_INPUT;
-    process.stdout.write(`${JSON.stringify(answer)}\n`);
-  }
-}
+await answerLines(verdictLine, HELP);

@@ -11,6 +11,7 @@ import { TEST_GASES } from '../core/logbook/entry';
 import { problemText, problemsOf } from '../core/logbook/problems';
 import { REFRIGERANT_NAMES } from '../core/refrigerant/refrigerant';
 import { loadSaturation } from '../core/refrigerant/tables';
+import { jsonOf } from './lines';
 
 const HOUR_S = 3600;
 
@@ -61,13 +62,9 @@ export interface PressureAnswer {
 }
 
 export async function verdictLine(line: string): Promise<VacuumAnswer | PressureAnswer | { error: string }> {
-  let json: unknown;
-  try {
-    json = JSON.parse(line);
-  } catch (error) {
-    return { error: `$: cannot be read as JSON: ${error instanceof Error ? error.message : String(error)}` };
-  }
-  const read = verdictTest.safeParse(json);
+  const text = jsonOf(line);
+  if ('error' in text) return text;
+  const read = verdictTest.safeParse(text.json);
   if (!read.success) return { error: problemsOf(read.error).map(problemText).join(' ') };
   return read.data.test === 'vacuum' ? vacuumAnswer(read.data) : pressureAnswer(read.data);
 }

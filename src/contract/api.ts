@@ -17,7 +17,7 @@ import { amendmentSchema } from '../core/rules/amend';
 import type { LeakingMachine, NoForecast } from '../core/diagnosis/leakingMachine';
 import { OBLIGATION_KINDS, type Why } from '../core/rules/obligation';
 import { type HeadroomSummary } from '../core/rules/summary';
-import { PART_TYPES, type PartTypeName } from '../core/visit/circuit/parts';
+import { PART_TYPES, type PartTypeName } from '../core/circuit/parts';
 import { instrumentRow } from '../core/visit/instrument';
 import { massSystem } from './machines';
 import { MOST_ENTRIES, place, limitOf, pageOf } from './paging';

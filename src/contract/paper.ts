@@ -1,6 +1,6 @@
 /** A paper before it is drawn: what it says, block by block. The screen and the PDF both draw from this. */
 import type { Day } from '../core/quantity/day';
-import type { CircuitMap } from '../core/visit/circuit/map';
+import type { CircuitMap } from '../core/circuit/map';
 import type { Note } from '../core/visit/notes/notes';
 
 type Marks = NonNullable<Note<'picture'>['marks']>;

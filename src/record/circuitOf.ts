@@ -1,7 +1,7 @@
 /** Which drawing a machine has: the one somebody chose, else the likely one for its kind, with the names on its doors. */
-import type { CircuitMap } from '../core/visit/circuit/map';
-import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../core/visit/circuit/layouts';
-import { ownMap } from '../core/visit/circuit/ownMap';
+import type { CircuitMap } from '../core/circuit/map';
+import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../core/circuit/layouts';
+import { ownMap } from '../core/circuit/ownMap';
 import { notesOf } from '../core/visit/visitRecord';
 import { EVAPORATOR_TD } from '../core/calculators/targets';
 import { partWords } from '../words/circuit';

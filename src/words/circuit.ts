@@ -1,7 +1,7 @@
 /** Words of the circuit map: parts, layouts, and why a part is searched early. */
-import { type LayoutName } from '../core/visit/circuit/layouts';
-import type { MapPart } from '../core/visit/circuit/map';
-import type { PartTypeName } from '../core/visit/circuit/parts';
+import { type LayoutName } from '../core/circuit/layouts';
+import type { MapPart } from '../core/circuit/map';
+import type { PartTypeName } from '../core/circuit/parts';
 import type { FALSE_CAUSES, SpotMark } from '../core/visit/notes/notes';
 import type { OrderReason } from '../core/visit/leaks/search';
 

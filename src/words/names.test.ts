@@ -1,6 +1,6 @@
 /** No id of ours stands on a screen: parts, leaks and bottles are called what people call them. */
 import { describe, expect, test } from 'vitest';
-import { LAYOUTS, circuitMap } from '../core/visit/circuit/layouts';
+import { LAYOUTS, circuitMap } from '../core/circuit/layouts';
 import { NO_NAMES, cylinderWords, leakWords, leaksWords, partWordsOf, type Names } from './names';
 
 const ID = '0197a3f2-6c1e-7000-8000-00000000c0de';

@@ -1,6 +1,7 @@
 /** The rows beside the entries: the company, owners, sites, cooled spaces, people, appliances, cylinders, and what became of rows. */
 import { z } from 'zod';
 import * as f from './fields';
+import { pipingRow } from './piping';
 
 export const APPLIANCE_KINDS = [
   'walkIn',
@@ -98,8 +99,7 @@ export const applianceRow = f.row({
   designPressureHigh: f.maybe(f.pressure),
   location: f.maybe(f.text),
   access: f.maybe(f.text),
-  /** the layout of its circuit, and what was added, named or left out on it */
-  drawing: f.maybe(z.looseObject({})),
+  drawing: f.maybe(pipingRow),
 });
 
 export const PURPOSES = ['virgin', 'recovery', 'mixed'] as const;

@@ -1,7 +1,7 @@
 /** The order of the work: what a step would spoil or lacks, by what a visit has recorded. */
 import { describe, expect, test } from 'vitest';
 import { type Fact, initialPass, note, repaired, standing } from '../testkit/facts';
-import { circuitMap } from './circuit/layouts';
+import { circuitMap } from '../circuit/layouts';
 import { type Guard, guardsOf, unspokenValves } from './guards';
 import { leakStories } from './leaks/leakStory';
 import type { Step } from './steps';

@@ -23,8 +23,8 @@ import {
   stillDisconnected,
 } from './visitRecord';
 import { latestReadings } from './readings/series';
-import type { CircuitMap } from './circuit/map';
-import { stillFed } from './circuit/sections';
+import type { CircuitMap } from '../circuit/map';
+import { stillFed } from '../circuit/sections';
 
 export type Guard =
   | { code: 'doNotStart'; valves: readonly ValveState[] }

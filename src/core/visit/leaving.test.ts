@@ -12,7 +12,7 @@ import { checkState, corrected } from './instrument';
 import { jointAdvice } from './joints';
 import { WAY_QUESTIONS, wayUsed } from './waysOfWorking';
 import { oilTracesOf, toLookAgain } from './leaks/oilTraces';
-import { circuitMap } from './circuit/layouts';
+import { circuitMap } from '../circuit/layouts';
 import { checklist, isTested, testedPlaces, touchedParts } from './touched';
 
 const TODAY = '2026-11-23';

@@ -4,7 +4,7 @@
  */
 import type { DatedEntry } from '../logbook/order';
 import { shutValves, notesOf, stillDisconnected } from './visitRecord';
-import type { CircuitMap } from './circuit/map';
+import type { CircuitMap } from '../circuit/map';
 import { readNote } from './notes/notes';
 import { partOfPlace } from './readings/places';
 import { isRecorded, type Stated, valueOf } from './notes/stated';

@@ -8,7 +8,7 @@ import { noteProblems } from './notes/noteProblems';
 import { isRecorded, measuredOf, siOf, valueOf } from './notes/stated';
 import { STEPS } from './steps';
 import { latestReadings } from './readings/series';
-import { circuitMap } from './circuit/layouts';
+import { circuitMap } from '../circuit/layouts';
 import { shutParts, shutValves, visitRecord } from './visitRecord';
 
 const TODAY = '2026-11-23';

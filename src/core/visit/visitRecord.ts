@@ -5,8 +5,8 @@
 import type { Entry } from '../logbook/entry';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
-import type { CircuitMap } from './circuit/map';
-import { typeSaid } from './circuit/parts';
+import type { CircuitMap } from '../circuit/map';
+import { typeSaid } from '../circuit/parts';
 import { type Note, type NoteName, readNote } from './notes/notes';
 import { type Quantity, type Stated, siOf } from './notes/stated';
 

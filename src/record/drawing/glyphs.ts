@@ -2,7 +2,7 @@
  * How each type of part is drawn, as shapes in a cell of 40 by 40 about its middle: the screen and the papers both draw
  * from here.
  */
-import type { PartTypeName } from '../../core/visit/circuit/parts';
+import type { PartTypeName } from '../../core/circuit/parts';
 
 export type Shape =
   | { path: string }

@@ -2,7 +2,7 @@
  * Where the parts of each kind of section stand, on a grid eight cells wide, and where beside them the values of its places
  * are written: on the pipe where they were taken, or in the room that it leaves free.
  */
-import type { SectionKind } from '../../core/visit/circuit/map';
+import type { SectionKind } from '../../core/circuit/map';
 import type { PlaceName } from '../../core/visit/readings/places';
 
 export const COLUMNS = 8;

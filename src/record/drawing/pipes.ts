@@ -1,5 +1,5 @@
 /** How pipes run between the parts of a drawing. */
-import type { Pipe } from '../../core/visit/circuit/map';
+import type { Pipe } from '../../core/circuit/map';
 import type { PlacedPart } from './placing';
 
 /** side of a cell, in units of the drawing */

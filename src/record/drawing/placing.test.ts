@@ -1,7 +1,7 @@
 /** Where a circuit stands on the drawing: everything is somewhere, nothing on top of another, whatever page is shown. */
 import { describe, expect, test } from 'vitest';
-import { LAYOUTS, circuitMap } from '../../core/visit/circuit/layouts';
-import { ownMap } from '../../core/visit/circuit/ownMap';
+import { LAYOUTS, circuitMap } from '../../core/circuit/layouts';
+import { ownMap } from '../../core/circuit/ownMap';
 import { ROUND, partOfPlace } from '../../core/visit/readings/places';
 import { COLUMNS, SECTIONS } from './layoutCells';
 import { drawn, pageOfPart, pagesOf } from './placing';

@@ -2,7 +2,7 @@
  * Where the parts of a circuit stand on the drawing, section below section, and where the value of each place is written.
  * Branches that do not fit are pages; what is searched is the whole circuit, whatever page is shown.
  */
-import type { CircuitMap, MapPart, MapSection, Pipe } from '../../core/visit/circuit/map';
+import type { CircuitMap, MapPart, MapSection, Pipe } from '../../core/circuit/map';
 import { type PlaceName, partOfPlace } from '../../core/visit/readings/places';
 import { COLUMNS, SECTIONS, type Slot } from './layoutCells';
 

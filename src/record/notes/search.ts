@@ -1,6 +1,6 @@
 /** The search: parts that were looked at, stains, evidence, verdicts that were taken back, and photos. */
-import type { LayoutName } from '../../core/visit/circuit/layouts';
-import type { PartTypeName } from '../../core/visit/circuit/parts';
+import type { LayoutName } from '../../core/circuit/layouts';
+import type { PartTypeName } from '../../core/circuit/parts';
 import { FALSE_WORDS, LAYOUT_WORDS, MARK_WORDS, PART_WORDS } from '../../words/circuit';
 import { list } from '../../words/list';
 import { GRADE_WORDS, methodWords } from '../../words/leaks';

@@ -17,7 +17,7 @@ import { type ApplianceStanding, standingDocument } from '../../core/rules/stand
 import { type MachineSummary, roomOf, summaryOf } from '../../core/rules/summary';
 import { MACHINE_STATES } from '../../core/rules/machineState';
 import type { PackId } from '../../core/logbook/packNames';
-import { PART_TYPES, type PartTypeName, typeSaid } from '../../core/visit/circuit/parts';
+import { PART_TYPES, type PartTypeName, typeSaid } from '../../core/circuit/parts';
 import { searchWords, sortKey } from '../store/keys';
 import type { MachineStanding } from '../store/machineStanding';
 

@@ -1,5 +1,5 @@
 /** A machine's standing as the store keeps it. */
-import type { PartTypeName } from '../../core/visit/circuit/parts';
+import type { PartTypeName } from '../../core/circuit/parts';
 
 /** As the store keeps it: figures in columns, the rest as text of JSON. */
 export interface MachineStanding {

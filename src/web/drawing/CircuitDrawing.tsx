@@ -4,7 +4,7 @@
  * told in a list beside it.
  */
 import { useState } from 'react';
-import type { CircuitMap, MapPart } from '../../core/visit/circuit/map';
+import type { CircuitMap, MapPart } from '../../core/circuit/map';
 import { uncapped } from '../../words/list';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';

@@ -1,5 +1,5 @@
 /** One part of the circuit with what its layers say: searched, leaked, shut, under test, speaking for a cause. */
-import type { MapPart } from '../../core/visit/circuit/map';
+import type { MapPart } from '../../core/circuit/map';
 import type { SpotMark } from '../../core/visit/notes/notes';
 import { MARK_WORDS, partName, partWords } from '../../words/circuit';
 import { GLYPHS, type Shape } from '../../record/drawing/glyphs';

@@ -3,8 +3,8 @@ import { type ReactNode, createContext, useContext, useMemo, useState } from 're
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
-import type { LayoutName } from '../../core/visit/circuit/layouts';
-import type { CircuitMap } from '../../core/visit/circuit/map';
+import type { LayoutName } from '../../core/circuit/layouts';
+import type { CircuitMap } from '../../core/circuit/map';
 import { type LeakStory, leakStories } from '../../core/visit/leaks/leakStory';
 import type { Step } from '../../core/visit/steps';
 import {

@@ -4,7 +4,7 @@
  */
 import type { Entry } from '../../logbook/entry';
 import { toSi } from '../../quantity/measure';
-import { partType, typeSaid } from '../circuit/parts';
+import { partType, typeSaid } from '../../circuit/parts';
 import { type Conditions, TEST_METHODS, conditions, readNote } from '../notes/notes';
 import { type Measured, endsOf, isRecorded, valueOf } from '../notes/stated';
 

@@ -2,8 +2,8 @@
 import { describe, expect, test } from 'vitest';
 import type { Appliance } from '../../logbook/tables';
 import { type Fact, note, standing } from '../../testkit/facts';
-import { LAYOUTS, circuitMap, likelyLayout } from '../circuit/layouts';
-import { PART_TYPES, typeSaid } from '../circuit/parts';
+import { LAYOUTS, circuitMap, likelyLayout } from '../../circuit/layouts';
+import { PART_TYPES, typeSaid } from '../../circuit/parts';
 import { nextLeaks, pastLeaks, searchOrder, searchState, signsOf, spotsOf } from './search';
 
 const TODAY = '2026-11-23';

@@ -4,8 +4,8 @@
  */
 import type { DatedEntry } from '../../logbook/order';
 import type { Day } from '../../quantity/day';
-import type { CircuitMap, MapPart } from '../circuit/map';
-import { type PartTypeName, partType, typeSaid } from '../circuit/parts';
+import type { CircuitMap, MapPart } from '../../circuit/map';
+import { type PartTypeName, partType, typeSaid } from '../../circuit/parts';
 import { type Grade, type SpotMark, readNote } from '../notes/notes';
 import { type NoteEntry, notesOf } from '../visitRecord';
 

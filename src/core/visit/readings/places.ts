@@ -4,8 +4,8 @@
  */
 import type { Dimension } from '../../quantity/units';
 import { READINGS, type Reading } from '../../diagnosis/readings';
-import type { CircuitMap, MapPart } from '../circuit/map';
-import type { PartTypeName } from '../circuit/parts';
+import type { CircuitMap, MapPart } from '../../circuit/map';
+import type { PartTypeName } from '../../circuit/parts';
 
 export interface NumberPlace {
   dimension: Dimension;

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { loadSaturation } from '../../refrigerant/tables';
 import { ATMOSPHERE, fahrenheit, psig } from '../../testkit/bench';
 import { type Fact, added, note, recovered, repaired, standing } from '../../testkit/facts';
-import { circuitMap } from '../circuit/layouts';
+import { circuitMap } from '../../circuit/layouts';
 import { figuresOf } from './figures';
 import { ROUND, partOfPlace, placesAt, placesOf } from './places';
 import { latestReadings, phaseAt, pullDown, readingSeries, readingsNow, readingsOfPhase } from './series';

@@ -4,7 +4,7 @@ import { isRowTable } from '../../../contract/rows';
 import type { MachineSummary } from '../../../core/rules/summary';
 import type { ApplianceStanding } from '../../../core/rules/standingDocument';
 import { cylinderFlows } from '../../../core/visit/cylinders';
-import type { PartTypeName } from '../../../core/visit/circuit/parts';
+import type { PartTypeName } from '../../../core/circuit/parts';
 import { verifyChain } from '../../exports/logbooks';
 import type { Accounts } from '../../accounts/accounts';
 import { signedBy } from '../../writing/writers';

@@ -1,8 +1,8 @@
 /** What this machine has of its own: the layout is where the drawing begins; parts are added, named, and left out. */
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { LAYOUTS } from '../../../core/visit/circuit/layouts';
-import { PART_TYPES, type PartTypeName } from '../../../core/visit/circuit/parts';
+import { LAYOUTS } from '../../../core/circuit/layouts';
+import { PART_TYPES, type PartTypeName } from '../../../core/circuit/parts';
 import type { Note } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { LAYOUT_WORDS, PART_WORDS, partWords } from '../../../words/circuit';

@@ -1,5 +1,5 @@
 /** What is known of one part already: a valve that stands shut, its leaks, its repairs. */
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import { shutValves } from '../../../core/visit/visitRecord';
 import { dayWords } from '../../../words/dates';
 import { LEAK_STATE_WORDS, leakLine } from '../../../words/leaks';

@@ -1,7 +1,7 @@
 /** The drawing of what is shut and what stands together: valves by touch, and the section in which the gauge sits. */
 import { useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
-import { placesIn, sectionOf } from '../../../core/visit/circuit/sections';
+import type { MapPart } from '../../../core/circuit/map';
+import { placesIn, sectionOf } from '../../../core/circuit/sections';
 import { shutParts } from '../../../core/visit/visitRecord';
 import { useVisit } from '../visitContext';
 import { ValveTray } from './ValveTray';

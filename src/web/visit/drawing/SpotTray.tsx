@@ -1,7 +1,7 @@
 /** One part of the circuit under the detector: a mark by one touch, what showed it by another; saved at once. */
 import { Caution } from '../../parts/Caution';
-import type { MapPart } from '../../../core/visit/circuit/map';
-import { partType } from '../../../core/visit/circuit/parts';
+import type { MapPart } from '../../../core/circuit/map';
+import { partType } from '../../../core/circuit/parts';
 import { FALSE_CAUSES, SPOT_MARKS, type SpotMark } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { FALSE_WORDS, MARK_WORDS, partWords } from '../../../words/circuit';

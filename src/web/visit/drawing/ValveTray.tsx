@@ -1,7 +1,7 @@
 /** A valve by one touch: shut, or open again. Any part: where the gauge sits. */
-import type { MapPart } from '../../../core/visit/circuit/map';
-import { partType } from '../../../core/visit/circuit/parts';
-import { placesIn, sectionOf } from '../../../core/visit/circuit/sections';
+import type { MapPart } from '../../../core/circuit/map';
+import { partType } from '../../../core/circuit/parts';
+import { placesIn, sectionOf } from '../../../core/circuit/sections';
 import { shutParts, shutValves } from '../../../core/visit/visitRecord';
 import { partWords } from '../../../words/circuit';
 import { ApiError } from '../../forms/ApiError';

@@ -1,6 +1,6 @@
 /** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
 import { useMemo, useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import { type PlaceName, ROUND, isReadOff, placesAt } from '../../../core/visit/readings/places';
 import type { Quantity } from '../../../core/visit/notes/stated';
 import { notesOf, shutParts } from '../../../core/visit/visitRecord';

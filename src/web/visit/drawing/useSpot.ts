@@ -1,6 +1,6 @@
 /** The mark that is put on a part under the detector, with what is typed beside it until it is written. */
 import { useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import type { Grade, SpotMark } from '../../../core/visit/notes/notes';
 import { notesOf } from '../../../core/visit/visitRecord';
 import { leakDraftOf } from '../../../record/leakDraft';

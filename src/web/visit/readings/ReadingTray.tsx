@@ -3,7 +3,7 @@
  * of the round, so that six readings are one run of the thumb.
  */
 import { useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import {
   NUMBER_PLACES,
   type NumberName,

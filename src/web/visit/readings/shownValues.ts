@@ -1,5 +1,5 @@
 /** The values on the drawing of a visit: what was read, and the places of the round that wait. */
-import type { CircuitMap } from '../../../core/visit/circuit/map';
+import type { CircuitMap } from '../../../core/circuit/map';
 import type { Figures } from '../../../core/visit/readings/figures';
 import {
   type PlaceName,

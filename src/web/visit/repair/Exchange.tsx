@@ -1,5 +1,5 @@
 /** A part exchanged on suspicion. */
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import { carrying } from '../../../core/visit/notes/notes';
 import type { Form } from '../../../record/forms';
 import { leakDraftOf } from '../../../record/leakDraft';

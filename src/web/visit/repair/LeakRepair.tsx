@@ -1,7 +1,7 @@
 /** A leak repaired at its place: which one, how it was joined again, and what that joint asks. */
 import { isFlammable } from '../../../core/refrigerant/refrigerant';
 import { dayText } from '../../../core/quantity/day';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import { type Metal, METALS, jointAdvice } from '../../../core/visit/joints';
 import { carrying } from '../../../core/visit/notes/notes';
 import { kindForm } from '../../../record/forms';

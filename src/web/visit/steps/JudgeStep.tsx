@@ -4,7 +4,7 @@ import type { CauseName } from '../../../core/diagnosis/causes';
 import { type Diagnosis, diagnose } from '../../../core/diagnosis/rank';
 import type { Reading } from '../../../core/diagnosis/readings';
 import type { Figures } from '../../../core/visit/readings/figures';
-import { machineKindOf } from '../../../core/visit/circuit/machineKindOf';
+import { machineKindOf } from '../../../core/diagnosis/machineKindOf';
 import { type PlaceName, partOfPlace } from '../../../core/visit/readings/places';
 import { carrying } from '../../../core/visit/notes/notes';
 import { CAUSE_WORDS } from '../../../words/diagnosis';

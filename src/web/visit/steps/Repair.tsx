@@ -1,6 +1,6 @@
 /** Step 8: what was done, said at its place on the drawing: leak, place and joint are known from there. */
 import { useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import { nextLeaks } from '../../../core/visit/leaks/search';
 import { partWords } from '../../../words/circuit';
 import { kindForm, noteForm } from '../../../record/forms';

@@ -1,6 +1,6 @@
 /** Step 5: the circuit map, the order in which it is best searched, what was covered, and the leaks that came of it. */
 import { useMemo, useState } from 'react';
-import type { MapPart } from '../../../core/visit/circuit/map';
+import type { MapPart } from '../../../core/circuit/map';
 import {
   type Proposed,
   type SearchState,

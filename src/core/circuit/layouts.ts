@@ -2,7 +2,7 @@
  * Circuit maps as data: searched by the core, drawn by the interface; the id of a part is the same in both, and in the
  * logbook.
  */
-import type { Appliance } from '../../logbook/tables';
+import type { Appliance } from '../logbook/tables';
 import type { CircuitMap } from './map';
 import { capillary, chiller, rack } from './roundMaps';
 import { milkTank, split } from './unitMaps';

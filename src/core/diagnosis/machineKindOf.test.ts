@@ -1,7 +1,7 @@
 /** What the judge may blame and ask for, by the drawing of the machine. */
 import { expect, test } from 'vitest';
-import { canBe, canRead } from '../../diagnosis/machineKind';
-import type { CircuitMap } from './map';
+import { canBe, canRead } from './machineKind';
+import type { CircuitMap } from '../circuit/map';
 import { machineKindOf } from './machineKindOf';
 
 const drawn = (...types: string[]): CircuitMap =>

@@ -1,7 +1,7 @@
 /** What the drawing says that a machine has: the judge blames and asks only for that. */
-import type { MachineKind } from '../../diagnosis/machineKind';
-import type { CircuitMap } from './map';
-import type { PartTypeName } from './parts';
+import type { MachineKind } from './machineKind';
+import type { CircuitMap } from '../circuit/map';
+import type { PartTypeName } from '../circuit/parts';
 
 export function machineKindOf({ parts }: CircuitMap): MachineKind {
   const has = (type: PartTypeName): boolean => parts.some((part) => part.type === type);
