@@ -39,6 +39,15 @@ export const PART_WORDS: Record<PartTypeName, string> = {
   vibrationAbsorber: 'Vibration absorber',
   hotGasValve: 'Hot gas valve',
   checkValve: 'Check valve',
+  tee: 'Tee',
+  gaugeTee: 'Gauge tee',
+  pigtail: 'Pigtail',
+  processTube: 'Process tube, pinched off',
+  fusiblePlug: 'Fusible plug',
+  equaliser: 'Equaliser connection',
+  oilReturn: 'Oil return',
+  waterValve: 'Water valve',
+  other: 'Another part',
 };
 
 /** Where several parts are of one type, what tells them apart. */

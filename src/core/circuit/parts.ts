@@ -16,6 +16,12 @@ export interface PartType {
   ofCompressor?: true;
   /** a valve that can be shut */
   valve?: true;
+  /** lines meet in it, however many */
+  joins?: true;
+  /** hangs on a part, in no flow */
+  stub?: true;
+  /** no refrigerant stands in it */
+  dry?: true;
 }
 
 export const PART_TYPES = {
@@ -34,7 +40,12 @@ export const PART_TYPES = {
     ofCompressor: true,
     valve: true,
   },
-  dischargeLine: { side: 'high', readily: 2, said: ['discharge line', 'discharge pipe', 'hot gas'] },
+  dischargeLine: {
+    side: 'high',
+    readily: 2,
+    said: ['discharge line', 'discharge pipe', 'hot gas'],
+    joins: true,
+  },
   oilSeparator: { side: 'high', readily: 1, said: ['oil separator', 'separator'] },
   condenser: { side: 'high', readily: 1, said: ['condenser'] },
   condenserBends: { side: 'high', readily: 2, said: ['condenser bend', 'condenser u-bend', 'return bend'] },
@@ -44,18 +55,18 @@ export const PART_TYPES = {
     said: ['condenser barrel', 'water-cooled condenser', 'tube sheet'],
   },
   headControl: { side: 'high', readily: 1, said: ['head pressure', 'head control'] },
-  receiver: { side: 'high', readily: 1, said: ['receiver', 'fusible plug', 'level'] },
+  receiver: { side: 'high', readily: 1, said: ['receiver', 'level'] },
   receiverValve: {
     side: 'high',
     readily: 2,
     said: ['receiver valve', 'king valve', 'liquid valve'],
     valve: true,
   },
-  relief: { side: 'high', readily: 2, said: ['relief', 'safety valve'] },
+  relief: { side: 'high', readily: 2, said: ['relief', 'safety valve'], stub: true },
   drier: { side: 'high', readily: 2, said: ['drier', 'filter'] },
   sightGlass: { side: 'high', readily: 2, said: ['sight glass', 'indicator'] },
-  liquidLine: { side: 'high', readily: 1, said: ['liquid line', 'liquid header'] },
-  header: { side: 'low', readily: 1, said: ['header', 'manifold'] },
+  liquidLine: { side: 'high', readily: 1, said: ['liquid line', 'liquid header'], joins: true },
+  header: { side: 'low', readily: 1, said: ['header', 'manifold'], joins: true },
   solenoid: { side: 'high', readily: 1, said: ['solenoid'], valve: true },
   ballValve: { side: 'high', readily: 2, said: ['ball valve', 'stem', 'valve nut'], valve: true },
   flareNut: { side: 'high', readily: 3, said: ['flare', 'nut'] },
@@ -65,8 +76,13 @@ export const PART_TYPES = {
   evaporatorBends: { side: 'low', readily: 3, said: ['u-bend', 'bend', 'end turn'] },
   evaporatorBarrel: { side: 'low', readily: 1, said: ['barrel', 'evaporator shell'] },
   buriedPipe: { side: 'low', readily: 1, said: ['rail', 'buried', 'plate', 'foam'], hidden: true },
-  drainPan: { side: 'low', readily: 0, said: ['drain', 'pan'] },
-  suctionLine: { side: 'low', readily: 2, said: ['suction line', 'suction pipe', 'suction header'] },
+  drainPan: { side: 'low', readily: 0, said: ['drain', 'pan'], stub: true, dry: true },
+  suctionLine: {
+    side: 'low',
+    readily: 2,
+    said: ['suction line', 'suction pipe', 'suction header'],
+    joins: true,
+  },
   accessPort: { side: 'low', readily: 3, said: ['access', 'port', 'core', 'stub', 'clamp-on', 'cap'] },
   accumulator: { side: 'low', readily: 1, said: ['accumulator'] },
   vibrationAbsorber: { side: 'low', readily: 3, said: ['vibration absorber', 'absorber', 'flexible'] },
@@ -77,10 +93,24 @@ export const PART_TYPES = {
     readily: 2,
     said: ['pressure control', 'pressure switch', 'bellows'],
     hidden: true,
+    stub: true,
   },
+  tee: { side: 'low', readily: 1, said: ['tee'], joins: true },
+  gaugeTee: { side: 'low', readily: 2, said: ['gauge tee'], stub: true },
+  pigtail: { side: 'low', readily: 3, said: ['pigtail'], stub: true },
+  processTube: { side: 'low', readily: 3, said: ['process tube', 'pinched-off stub'], stub: true },
+  fusiblePlug: { side: 'high', readily: 2, said: ['fusible plug'], stub: true },
+  equaliser: { side: 'low', readily: 2, said: ['equaliser', 'equalizer'] },
+  oilReturn: { side: 'high', readily: 1, said: ['oil return'] },
+  waterValve: { side: 'high', readily: 1, said: ['water valve'], stub: true },
+  /** what another program or a person calls by a name that is none of these */
+  other: { side: 'low', readily: 1, said: [] },
 } as const satisfies Record<string, PartType>;
 
 export type PartTypeName = keyof typeof PART_TYPES;
+/** A type of ours, or `other` for a word that is none. */
+export const knownType = (name: string): PartTypeName =>
+  Object.hasOwn(PART_TYPES, name) ? (name as PartTypeName) : 'other';
 export const partType = (name: PartTypeName): PartType => PART_TYPES[name];
 
 /** The type that a note speaks of, by the longest of its words that stands in it; null where none does. */

@@ -57,4 +57,13 @@ export const GLYPHS: Record<PartTypeName, readonly Shape[]> = {
   hotGasValve: [valve, path('M-4 -14Q0 -9 -4 -5M4 -14Q8 -9 4 -5')],
   checkValve: [path('M-11 0H-5M5 0H11M5 -8V8M5 0L-5 -8V8Z')],
   pressureControl: [rect(-11, -11, 22, 22), path('M-5 6L0 -5L5 6M-11 -4H-6')],
+  tee: [circle(3)],
+  gaugeTee: [path('M0 12V-6M-8 -6H8M-8 -10V-2M8 -10V-2')],
+  pigtail: [path('M0 12C9 8 -9 4 0 0S9 -6 0 -10')],
+  processTube: [path('M-2 12V-8M2 12V-8M-6 -8L6 -12')],
+  fusiblePlug: [path('M-7 12H7V4H-7ZM-4 4V-6H4V4M0 -2V2')],
+  equaliser: [path('M-14 0H14M0 0V-10'), circle(3)],
+  oilReturn: [path('M-14 0H14'), path('M0 -12C5 -6 5 -3 0 -3S-5 -6 0 -12')],
+  waterValve: [valve, path('M-6 -12Q-3 -15 0 -12T6 -12')],
+  other: [rect(-9, -9, 18, 18)],
 };

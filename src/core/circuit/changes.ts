@@ -1,0 +1,281 @@
+/**
+ * Changes of a drawing as pure operations: a part put on a line, across, beside another or as a stub; taken out, struck,
+ * named. Each gives a new drawing or says why it cannot; undo is the drawing before. Handbook 4.11 and 6.
+ */
+import type { Carries, Piping, PipingLine, PipingPart } from '../logbook/piping';
+import type { Day } from '../quantity/day';
+import { type Result, ok, refused } from '../result';
+import { knownType, partType } from './parts';
+import { joints, standsOn } from './pieces';
+
+/** Where parts go. */
+export type Spot =
+  /** in flow, between two that are joined without another between them */
+  | { how: 'inLine'; between: readonly [string, string] }
+  /** hangs on another, and no gas passes through it */
+  | { how: 'stub'; on: string }
+  /** side by side with what stands from one part to another in flow, or with one part */
+  | { how: 'beside'; from: string; to: string }
+  /** on a line of its own; an end is a part, or a place between two, where a tee is put */
+  | { how: 'across'; from: End; to: End; carries: Carries };
+type End = string | readonly [string, string];
+
+export type ChangeRefusal =
+  | { code: 'unknownPart'; id: string }
+  | { code: 'idTaken'; id: string }
+  | { code: 'notJoined'; between: readonly [string, string] }
+  | { code: 'stubInFlow'; id: string }
+  | { code: 'oneAtATime' }
+  /** something side by side with it needs one part before and one behind */
+  | { code: 'notBetweenTwo'; id: string }
+  /** a tee in which more than two lines meet */
+  | { code: 'linesMeet'; id: string }
+  | { code: 'toItself'; id: string }
+  /** a line that begins at a valve: before or behind it */
+  | { code: 'whichSide'; id: string };
+
+export type Changed = Result<Piping, ChangeRefusal>;
+
+const ends = (end: End): readonly string[] => (typeof end === 'string' ? [end] : end);
+const stubsOf = (drawing: Piping) => drawing.stubs ?? [];
+const hangs = (drawing: Piping, id: string): boolean => stubsOf(drawing).some(({ part }) => part === id);
+
+interface Step {
+  id: string;
+  carries: Carries;
+}
+
+/** What flows into a part, and what it flows on to. */
+function besideInFlow(drawing: Piping, id: string): { before: Step[]; after: Step[] } {
+  const steps = (by: 1 | -1): Step[] =>
+    drawing.lines.flatMap(({ carries, through }) =>
+      through.flatMap((each, at) => {
+        const next = through[at + by];
+        return each === id && next !== undefined ? [{ id: next, carries }] : [];
+      }),
+    );
+  return { before: steps(-1), after: steps(1) };
+}
+
+/** The drawing with new parts, in their order of flow, where they go. Refuses unknown and taken ids and spots that are none. */
+export function put(drawing: Piping, parts: readonly PipingPart[], spot: Spot): Changed {
+  const known = new Set(drawing.parts.map(({ id }) => id));
+  const taken = parts.find(({ id }) => known.has(id));
+  if (taken) return refused({ code: 'idTaken', id: taken.id });
+  const named: readonly string[] =
+    spot.how === 'inLine'
+      ? spot.between
+      : spot.how === 'stub'
+        ? [spot.on]
+        : [...ends(spot.from), ...ends(spot.to)];
+  const unknown = named.find((id) => !known.has(id));
+  if (unknown !== undefined) return refused({ code: 'unknownPart', id: unknown });
+  const more = { ...drawing, parts: withParts(drawing.parts, parts, named[0] ?? '') };
+  const ids = parts.map(({ id }) => id);
+  switch (spot.how) {
+    case 'inLine':
+      return inLine(more, ids, spot.between);
+    case 'stub':
+      if (ids.length !== 1) return refused({ code: 'oneAtATime' });
+      return ok({ ...more, stubs: [...stubsOf(more), { part: ids[0] ?? '', on: spot.on }] });
+    case 'beside':
+      return beside(more, ids, spot);
+    case 'across':
+      return across(more, ids, spot);
+  }
+}
+
+/** The list is walked in its order: what is new stands behind the part at which it was put. */
+function withParts(all: readonly PipingPart[], parts: readonly PipingPart[], behind: string): PipingPart[] {
+  const at = all.findIndex(({ id }) => id === behind) + 1;
+  return [...all.slice(0, at), ...parts, ...all.slice(at)];
+}
+
+function inLine(drawing: Piping, ids: readonly string[], between: readonly [string, string]): Changed {
+  const [one, other] = between;
+  const stub = stubsOf(drawing).find(
+    ({ part, on }) => (part === one && on === other) || (part === other && on === one),
+  );
+  const [first, ...rest] = ids;
+  if (stub && first !== undefined) {
+    // Below a gauge or a control: what hung there hangs on what is new.
+    if (rest.length > 0) return refused({ code: 'oneAtATime' });
+    const stubs = stubsOf(drawing).map((each) => (each === stub ? { part: stub.part, on: first } : each));
+    return ok({ ...drawing, stubs: [...stubs, { part: first, on: stub.on }] });
+  }
+  for (const line of drawing.lines) {
+    const at = line.through.findIndex((id, index) => {
+      const next = line.through[index + 1];
+      return (id === one && next === other) || (id === other && next === one);
+    });
+    if (at < 0) continue;
+    const through = [...line.through.slice(0, at + 1), ...ids, ...line.through.slice(at + 1)];
+    return ok({
+      ...drawing,
+      lines: drawing.lines.map((each) => (each === line ? { ...line, through } : each)),
+    });
+  }
+  return refused({ code: 'notJoined', between });
+}
+
+function across(
+  drawing: Piping,
+  ids: readonly string[],
+  { from, to, carries }: Extract<Spot, { how: 'across' }>,
+): Changed {
+  const first = ids[0] ?? 'line';
+  const left = endOf(drawing, from, `${first} from`);
+  if (!left.ok) return left;
+  const right = endOf(left.value.drawing, to, `${first} to`);
+  if (!right.ok) return right;
+  const more = right.value.drawing;
+  if (left.value.id === right.value.id) return refused({ code: 'toItself', id: left.value.id });
+  const line = { id: newLine(more, first), carries, through: [left.value.id, ...ids, right.value.id] };
+  return ok({ ...more, lines: [...more.lines, line] });
+}
+
+/** The part at which a line begins or ends: the one that is named, or a tee put between two. */
+function endOf(
+  drawing: Piping,
+  end: End,
+  tee: string,
+): Result<{ drawing: Piping; id: string }, ChangeRefusal> {
+  if (typeof end === 'string') {
+    if (hangs(drawing, end)) return refused({ code: 'stubInFlow', id: end });
+    if (typeOf(drawing, end).valve) return refused({ code: 'whichSide', id: end });
+    return ok({ drawing, id: end });
+  }
+  const id = freeId(drawing, tee);
+  const put = inLine(withTee(drawing, id, end[0]), [id], end);
+  return put.ok ? ok({ drawing: put.value, id }) : put;
+}
+
+function beside(
+  drawing: Piping,
+  ids: readonly string[],
+  { from, to }: Extract<Spot, { how: 'beside' }>,
+): Changed {
+  const stub = stubsOf(drawing).find(({ part }) => part === from);
+  const [first = '', last = first] = [ids[0], ids.at(-1)];
+  if (stub && from === to && ids.length === 1)
+    return ok({ ...drawing, stubs: [...stubsOf(drawing), { part: first, on: stub.on }] });
+  const { before } = besideInFlow(drawing, from);
+  const { after } = besideInFlow(drawing, to);
+  const [enters, leaves] = [before[0], after[0]];
+  if (!enters || !leaves || before.length > 1 || after.length > 1)
+    return refused({ code: 'notBetweenTwo', id: before.length === 1 ? to : from });
+  const parting = branchAt(drawing, [enters.id, from], enters.id, `${first} in`);
+  const meeting = branchAt(parting.drawing, [to, leaves.id], leaves.id, `${first} out`);
+  const lines = [...meeting.drawing.lines];
+  const add = (carries: Carries, through: string[]) =>
+    lines.push({ id: newLine({ ...drawing, lines }, first), carries, through });
+  if (enters.carries === leaves.carries) add(enters.carries, [parting.id, ...ids, meeting.id]);
+  else {
+    add(enters.carries, [parting.id, ...ids]);
+    add(leaves.carries, [last, meeting.id]);
+  }
+  return ok({ ...meeting.drawing, lines });
+}
+
+/** Where a branch leaves or comes back: at a part in which lines meet, else in a tee of its own, so that no valve parts them. */
+function branchAt(
+  drawing: Piping,
+  between: readonly [string, string],
+  at: string,
+  tee: string,
+): { drawing: Piping; id: string } {
+  if (typeOf(drawing, at).joins) return { drawing, id: at };
+  const id = freeId(drawing, tee);
+  const put = inLine(withTee(drawing, id, between[0]), [id], between);
+  return put.ok ? { drawing: put.value, id } : { drawing, id: at };
+}
+
+const withTee = (drawing: Piping, id: string, behind: string): Piping => ({
+  ...drawing,
+  parts: withParts(
+    drawing.parts,
+    [{ id, type: 'tee', where: drawing.parts.find((part) => part.id === behind)?.where }],
+    behind,
+  ),
+});
+
+const typeOf = ({ parts }: Piping, id: string) =>
+  partType(knownType(parts.find((part) => part.id === id)?.type ?? ''));
+
+function freeId({ parts }: Piping, wanted: string): string {
+  const taken = new Set(parts.map((part) => part.id));
+  let id = wanted;
+  for (let next = 2; taken.has(id); next += 1) id = `${wanted} ${String(next)}`;
+  return id;
+}
+
+function newLine({ lines }: Piping, partId: string): string {
+  const taken = new Set(lines.map(({ id }) => id));
+  let id = `line ${partId}`;
+  for (let next = 2; taken.has(id); next += 1) id = `line ${partId} ${String(next)}`;
+  return id;
+}
+
+const unless = (drawing: Piping, id: string, change: () => Piping): Changed =>
+  drawing.parts.some((part) => part.id === id) ? ok(change()) : refused({ code: 'unknownPart', id });
+
+const withPart = (drawing: Piping, id: string, more: Partial<PipingPart>): Piping => ({
+  ...drawing,
+  parts: drawing.parts.map((part) => (part.id === id ? { ...part, ...more } : part)),
+});
+
+/** Gone from a day on (`YYYY-MM-DD`): it stays in the drawing's history. */
+export const takeOut = (drawing: Piping, id: string, until: string): Changed =>
+  unless(drawing, id, () => withPart(drawing, id, { until }));
+
+/** What people call it here; an empty name takes the name away. */
+export const named = (drawing: Piping, id: string, name: string): Changed =>
+  unless(drawing, id, () => withPart(drawing, id, { name: name.trim() || null }));
+
+/** Never was there: out of the drawing and its history; lines run on through its place. A tee stays where lines meet. */
+export function strike(drawing: Piping, id: string): Changed {
+  const part = drawing.parts.find((each) => each.id === id);
+  if (!part) return refused({ code: 'unknownPart', id });
+  if (part.type === 'tee' && neighboursOf(drawing, id).length > 2) return refused({ code: 'linesMeet', id });
+  return ok(without(drawing, id));
+}
+
+const neighboursOf = (drawing: Piping, id: string): string[] =>
+  [
+    ...new Set(joints(drawing).flatMap(([one, other]) => (one === id ? [other] : other === id ? [one] : []))),
+  ].filter((each) => each !== id);
+
+/** Without a part. What it joined stays joined: two parts directly, more of them in a tee that stands in its place. */
+function without(drawing: Piping, id: string): Piping {
+  const beside = neighboursOf(drawing, id);
+  const place =
+    beside.length > 2
+      ? freeId(drawing, `${id} joint`)
+      : (beside.find((each) => !hangs(drawing, each)) ?? beside[0]);
+  const inPlace = (each: string): string[] => (each !== id ? [each] : place === undefined ? [] : [place]);
+  const lines = drawing.lines.flatMap((line): PipingLine[] => {
+    if (!line.through.includes(id)) return [line];
+    const through = line.through.flatMap(inPlace).filter((each, at, all) => each !== all[at - 1]);
+    return new Set(through).size < 2 ? [] : [{ ...line, through }];
+  });
+  return {
+    ...drawing,
+    parts: drawing.parts.flatMap((part): PipingPart[] =>
+      part.id !== id
+        ? [part]
+        : beside.length > 2 && place !== undefined
+          ? [{ id: place, type: 'tee', where: part.where }]
+          : [],
+    ),
+    lines,
+    stubs: stubsOf(drawing).flatMap(({ part, on }) => {
+      const [hung] = inPlace(part);
+      const [host] = inPlace(on);
+      return hung === undefined || host === undefined || hung === host ? [] : [{ part: hung, on: host }];
+    }),
+  };
+}
+
+/** The drawing as it stands on a day: what is not there yet or is gone is out, and its lines run on. */
+export const standing = (drawing: Piping, day: Day): Piping =>
+  drawing.parts.filter((part) => !standsOn(part, day)).reduce((left, { id }) => without(left, id), drawing);
