@@ -13,7 +13,8 @@ import { type LeakStory, isFound, leakStories } from '../core/visit/leaks/leakSt
 import type { NoteName } from '../core/visit/notes/notes';
 import { latestReadings } from '../core/visit/readings/series';
 import { afterSignature } from '../core/visit/signed';
-import { type VisitRecord, notesOf, shutValves, visitRecord } from '../core/visit/visitRecord';
+import { shutValves } from '../core/visit/valves';
+import { type VisitRecord, notesOf, visitRecord } from '../core/visit/visitRecord';
 import type { FoldedMachine } from '../record/foldedMachine';
 import type { PaperBlock } from '../record/paperBlocks';
 import { runningOf } from '../record/readFigures';
@@ -175,7 +176,7 @@ function waysOfWorking(told: VisitContext): Block | null {
 
 function leftBehind(told: VisitContext): Block {
   const shut = shutValves(told.view.standing.history.entries).map((valve): Line => ({
-    words: `${valve.valve} stands shut${valve.leftShut ? `: ${valve.leftShut}` : ''}${valve.ofCompressor ? '. Do not start' : ''}`,
+    words: `${valve.valve} stands shut${valve.leaksBy ? ' and does not hold' : ''}${valve.leftShut ? `: ${valve.leftShut}` : ''}${valve.ofCompressor ? '. Do not start' : ''}`,
     weight: 'strong',
   }));
   return block('Left as', [...shut, ...blockLines(told, 'left')]);

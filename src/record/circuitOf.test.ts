@@ -2,7 +2,8 @@
 import { expect, test } from 'vitest';
 import { note, sceneOf, standing } from '../core/testkit/facts';
 import type { Space } from '../core/logbook/tables';
-import { layoutOf, mapOfMachine, partNamesOf, usualDifference } from './circuitOf';
+import { answersOf } from '../core/circuit/drawing';
+import { drawingOfMachine, mapOfMachine, partNamesOf, usualDifference } from './circuitOf';
 
 const spaces: Space[] = [
   { id: 'r1', siteId: 's', name: 'bulb room' },
@@ -13,6 +14,8 @@ const drawn = (appliance: object, ...facts: ReturnType<typeof note>[]) => ({
   standing: standing(facts, '2026-11-23'),
 });
 const chosen = (layout: string, on = '2026-11-01') => note('search', on, { tool: 'map', layout });
+
+const layoutOf = (view: ReturnType<typeof drawn>) => answersOf(drawingOfMachine(view))?.layout;
 
 test.each<[string, object, string]>([
   ['a rack', { kind: 'rack' }, 'rack'],

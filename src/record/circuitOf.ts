@@ -1,7 +1,9 @@
-/** Which drawing a machine has: the one somebody chose, else the likely one for its kind, with the names on its doors. */
+/** Which drawing a machine has. */
 import type { CircuitMap } from '../core/circuit/map';
-import { type LayoutName, circuitMap, isLayout, likelyLayout } from '../core/circuit/layouts';
-import { ownMap } from '../core/circuit/ownMap';
+import { drawingOf, mapOfDrawing } from '../core/circuit/drawing';
+import { isLayout, likelyLayout } from '../core/circuit/layouts';
+import { withOlderParts } from '../core/circuit/olderDrawing';
+import type { Piping } from '../core/logbook/piping';
 import { notesOf } from '../core/visit/visitRecord';
 import { EVAPORATOR_TD } from '../core/calculators/targets';
 import { partWords } from '../words/circuit';
@@ -14,19 +16,18 @@ interface DrawnMachine {
   standing: Standing;
 }
 
-export function layoutOf(view: DrawnMachine): LayoutName {
-  const chosen = notesOf(view.standing.history.entries, 'map').at(-1)?.note.layout;
-  return chosen && isLayout(chosen) ? chosen : likelyLayout(view.machine.appliance);
+/** The drawing that somebody changed, else what its kind, its rooms and older visits say. */
+export function drawingOfMachine({ machine: { appliance, spaces }, standing }: DrawnMachine): Piping {
+  if (appliance.drawing) return appliance.drawing;
+  const own = notesOf(standing.history.entries, 'map').at(-1)?.note;
+  const chosen = own?.layout;
+  const layout = chosen !== undefined && isLayout(chosen) ? chosen : likelyLayout(appliance);
+  const rooms = (appliance.serves ?? []).flatMap((id) => spaces.find((space) => space.id === id)?.name ?? []);
+  return withOlderParts(drawingOf({ layout, rooms }), own ?? {});
 }
 
-export function mapOfMachine(view: DrawnMachine, layout = layoutOf(view)): CircuitMap {
-  const { appliance, spaces } = view.machine;
-  const served = (appliance.serves ?? []).flatMap(
-    (id) => spaces.find((space) => space.id === id)?.name ?? [],
-  );
-  const own = notesOf(view.standing.history.entries, 'map').at(-1)?.note ?? {};
-  return ownMap(circuitMap(layout, served), own);
-}
+export const mapOfMachine = (view: DrawnMachine, day = view.standing.history.asOf): CircuitMap =>
+  mapOfDrawing(drawingOfMachine(view), day);
 
 /** What the parts of a map are called, by id. */
 export const partNamesOf = (map: CircuitMap): ReadonlyMap<string, string> =>

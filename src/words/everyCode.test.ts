@@ -89,7 +89,14 @@ const leak: LeakStory = {
   onSuspicion: false,
   visitId: null,
 };
-const valve = { valve: 'king valve', shutOn: day, ofCompressor: true, part: null, leftShut: null };
+const valve = {
+  valve: 'king valve',
+  shutOn: day,
+  ofCompressor: true,
+  part: null,
+  leftShut: null,
+  leaksBy: false,
+};
 
 const GUARDS: { [Code in Guard['code']]: [Extract<Guard, { code: Code }>, RegExp] } = {
   doNotStart: [
@@ -107,6 +114,7 @@ const GUARDS: { [Code in Guard['code']]: [Extract<Guard, { code: Code }>, RegExp
   valveShut: [{ code: 'valveShut', valves: [valve] }, /Still shut: king valve/],
   heatedUntested: [{ code: 'heatedUntested', parts: ['stub'] }, /stub/],
   thermometersDiffer: [{ code: 'thermometersDiffer', by: 5 }, /9 °F/],
+  valveLeaksBy: [{ code: 'valveLeaksBy', valves: [valve] }, /King valve.*proves little/i],
   stillFed: [{ code: 'stillFed', places: ['roses'] }, /roses.*pump down two/],
   nothingTested: [{ code: 'nothingTested' }, /nothing was tested/],
   disconnected: [{ code: 'disconnected', what: ['timer'] }, /timer, bypassed/],

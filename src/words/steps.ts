@@ -51,6 +51,8 @@ export function guardWords(guard: Guard, system: UnitSystem, labels: LeakLabels)
       return 'It was opened and neither evacuated nor said to need none.';
     case 'valveShut':
       return `Still shut: ${listAnd(guard.valves.map((each) => each.valve))}. A test behind a shut valve tests nothing, and the machine must not be left so unsaid.`;
+    case 'valveLeaksBy':
+      return `Shut and does not hold: ${listAnd(guard.valves.map((each) => each.valve))}. Gas comes through: a vacuum or a pass behind it proves little.`;
     case 'heatedUntested':
       return `Heated or bent and not tested since: ${listAnd(guard.parts)}. Repairs make leaks.`;
     case 'thermometersDiffer':

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { type Piping, pipingRow } from '../logbook/piping';
 import { dayOf } from '../quantity/day';
 import { randomPiping, someOf } from '../testkit/randomPiping';
-import { type Spot, named, put, standing, strike, takeOut } from './changes';
+import { type Spot, put } from './changes';
+import { named, standing, strike, takeOut } from './takingOut';
 import { joints, piecesOf } from './pieces';
 
 const valve = { id: 'new', type: 'ballValve' };

@@ -1,12 +1,10 @@
 /**
- * Changes of a drawing as pure operations: a part put on a line, across, beside another or as a stub; taken out, struck,
- * named. Each gives a new drawing or says why it cannot; undo is the drawing before. Handbook 4.11 and 6.
+ * Parts put on a drawing, as pure operations: on a line, across, beside another, or as a stub. Each gives a new drawing or
+ * says why it cannot; undo is the drawing before. Handbook 4.11 and 6.
  */
-import type { Carries, Piping, PipingLine, PipingPart } from '../logbook/piping';
-import type { Day } from '../quantity/day';
+import type { Carries, Piping, PipingPart } from '../logbook/piping';
 import { type Result, ok, refused } from '../result';
 import { knownType, partType } from './parts';
-import { joints, standsOn } from './pieces';
 
 /** Where parts go. */
 export type Spot =
@@ -37,8 +35,9 @@ export type ChangeRefusal =
 export type Changed = Result<Piping, ChangeRefusal>;
 
 const ends = (end: End): readonly string[] => (typeof end === 'string' ? [end] : end);
-const stubsOf = (drawing: Piping) => drawing.stubs ?? [];
-const hangs = (drawing: Piping, id: string): boolean => stubsOf(drawing).some(({ part }) => part === id);
+export const stubsOf = (drawing: Piping) => drawing.stubs ?? [];
+export const hangs = (drawing: Piping, id: string): boolean =>
+  stubsOf(drawing).some(({ part }) => part === id);
 
 interface Step {
   id: string;
@@ -202,7 +201,7 @@ const withTee = (drawing: Piping, id: string, behind: string): Piping => ({
 const typeOf = ({ parts }: Piping, id: string) =>
   partType(knownType(parts.find((part) => part.id === id)?.type ?? ''));
 
-function freeId({ parts }: Piping, wanted: string): string {
+export function freeId({ parts }: Piping, wanted: string): string {
   const taken = new Set(parts.map((part) => part.id));
   let id = wanted;
   for (let next = 2; taken.has(id); next += 1) id = `${wanted} ${String(next)}`;
@@ -215,67 +214,3 @@ function newLine({ lines }: Piping, partId: string): string {
   for (let next = 2; taken.has(id); next += 1) id = `line ${partId} ${String(next)}`;
   return id;
 }
-
-const unless = (drawing: Piping, id: string, change: () => Piping): Changed =>
-  drawing.parts.some((part) => part.id === id) ? ok(change()) : refused({ code: 'unknownPart', id });
-
-const withPart = (drawing: Piping, id: string, more: Partial<PipingPart>): Piping => ({
-  ...drawing,
-  parts: drawing.parts.map((part) => (part.id === id ? { ...part, ...more } : part)),
-});
-
-/** Gone from a day on (`YYYY-MM-DD`): it stays in the drawing's history. */
-export const takeOut = (drawing: Piping, id: string, until: string): Changed =>
-  unless(drawing, id, () => withPart(drawing, id, { until }));
-
-/** What people call it here; an empty name takes the name away. */
-export const named = (drawing: Piping, id: string, name: string): Changed =>
-  unless(drawing, id, () => withPart(drawing, id, { name: name.trim() || null }));
-
-/** Never was there: out of the drawing and its history; lines run on through its place. A tee stays where lines meet. */
-export function strike(drawing: Piping, id: string): Changed {
-  const part = drawing.parts.find((each) => each.id === id);
-  if (!part) return refused({ code: 'unknownPart', id });
-  if (part.type === 'tee' && neighboursOf(drawing, id).length > 2) return refused({ code: 'linesMeet', id });
-  return ok(without(drawing, id));
-}
-
-const neighboursOf = (drawing: Piping, id: string): string[] =>
-  [
-    ...new Set(joints(drawing).flatMap(([one, other]) => (one === id ? [other] : other === id ? [one] : []))),
-  ].filter((each) => each !== id);
-
-/** Without a part. What it joined stays joined: two parts directly, more of them in a tee that stands in its place. */
-function without(drawing: Piping, id: string): Piping {
-  const beside = neighboursOf(drawing, id);
-  const place =
-    beside.length > 2
-      ? freeId(drawing, `${id} joint`)
-      : (beside.find((each) => !hangs(drawing, each)) ?? beside[0]);
-  const inPlace = (each: string): string[] => (each !== id ? [each] : place === undefined ? [] : [place]);
-  const lines = drawing.lines.flatMap((line): PipingLine[] => {
-    if (!line.through.includes(id)) return [line];
-    const through = line.through.flatMap(inPlace).filter((each, at, all) => each !== all[at - 1]);
-    return new Set(through).size < 2 ? [] : [{ ...line, through }];
-  });
-  return {
-    ...drawing,
-    parts: drawing.parts.flatMap((part): PipingPart[] =>
-      part.id !== id
-        ? [part]
-        : beside.length > 2 && place !== undefined
-          ? [{ id: place, type: 'tee', where: part.where }]
-          : [],
-    ),
-    lines,
-    stubs: stubsOf(drawing).flatMap(({ part, on }) => {
-      const [hung] = inPlace(part);
-      const [host] = inPlace(on);
-      return hung === undefined || host === undefined || hung === host ? [] : [{ part: hung, on: host }];
-    }),
-  };
-}
-
-/** The drawing as it stands on a day: what is not there yet or is gone is out, and its lines run on. */
-export const standing = (drawing: Piping, day: Day): Piping =>
-  drawing.parts.filter((part) => !standsOn(part, day)).reduce((left, { id }) => without(left, id), drawing);

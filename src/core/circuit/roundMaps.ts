@@ -1,5 +1,6 @@
 /** Circuits that stand in one place: cabinets with a capillary, chillers, and racks with all of their circuits. */
-import { type CircuitMap, type Pipe, mapOf, section } from './map';
+import type { PipingLine } from '../logbook/piping';
+import { type CircuitMap, line, mapOf, section } from './map';
 
 export const capillary = (): CircuitMap =>
   mapOf(
@@ -21,50 +22,25 @@ export const capillary = (): CircuitMap =>
       ]),
     ],
     [
-      {
-        side: 'high',
-        through: [
-          'compressor',
-          'dischargeLine',
-          'condenser',
-          'condenserBends',
-          'drier',
-          'capillary',
-          'capillaryJoint',
-        ],
-      },
-      {
-        side: 'low',
-        through: [
-          'capillaryJoint',
-          'evaporator',
-          'evaporatorBends',
-          'buriedPipe',
-          'suctionLine',
-          'accessPort',
-          'compressor',
-        ],
-      },
+      line('discharge', ['compressor', 'dischargeLine', 'condenser']),
+      line('liquid', ['condenser', 'condenserBends', 'drier', 'capillary']),
+      line('capillary', ['capillary', 'capillaryJoint']),
+      line('suction', [
+        ...['capillaryJoint', 'evaporator', 'evaporatorBends', 'buriedPipe', 'suctionLine'],
+        ...['accessPort', 'compressor'],
+      ]),
     ],
   );
 
-const circuitPipes = (prefix: string): Pipe[] => [
-  {
-    side: 'high',
-    through: [
-      'liquidHeader',
-      ...['liquidBallValve', 'solenoid', 'flareNut', 'expansionValve'].map((id) => `${prefix}${id}`),
-    ],
-  },
-  {
-    side: 'low',
-    through: [
-      ...['expansionValve', 'evaporator', 'evaporatorBends', 'suctionBallValve'].map(
-        (id) => `${prefix}${id}`,
-      ),
-      'suctionHeader',
-    ],
-  },
+const circuitLines = (prefix: string): PipingLine[] => [
+  line('liquid', [
+    'liquidHeader',
+    ...['liquidBallValve', 'solenoid', 'flareNut', 'expansionValve'].map((id) => `${prefix}${id}`),
+  ]),
+  line('suction', [
+    ...['expansionValve', 'evaporator', 'evaporatorBends', 'suctionBallValve'].map((id) => `${prefix}${id}`),
+    'suctionHeader',
+  ]),
 ];
 
 /** A rack with every one of its circuits, however many: a search counts over all of them. */
@@ -103,24 +79,13 @@ export function rack(circuits: readonly string[]): CircuitMap {
       ),
     ],
     [
-      {
-        side: 'high',
-        through: [
-          'compressor',
-          'dischargeValve',
-          'dischargeLine',
-          'oilSeparator',
-          'condenser',
-          'condenserBends',
-          'receiver',
-          'receiverValve',
-          'drier',
-          'sightGlass',
-          'liquidHeader',
-        ],
-      },
-      ...circuits.flatMap((_, index) => circuitPipes(prefixOf(index))),
-      { side: 'low', through: ['suctionHeader', 'accessPort', 'suctionValve', 'compressor'] },
+      line('discharge', ['compressor', 'dischargeValve', 'dischargeLine', 'oilSeparator', 'condenser']),
+      line('liquid', [
+        ...['condenser', 'condenserBends', 'receiver', 'receiverValve', 'drier', 'sightGlass'],
+        'liquidHeader',
+      ]),
+      ...circuits.flatMap((_, index) => circuitLines(prefixOf(index))),
+      line('suction', ['suctionHeader', 'accessPort', 'suctionValve', 'compressor']),
     ],
   );
 }
@@ -147,23 +112,10 @@ export const chiller = (): CircuitMap =>
       ]),
     ],
     [
-      {
-        side: 'high',
-        through: [
-          'compressor',
-          'dischargeValve',
-          'dischargeLine',
-          'condenser',
-          'receiverValve',
-          'drier',
-          'sightGlass',
-          'solenoid',
-          'expansionValve',
-        ],
-      },
-      {
-        side: 'low',
-        through: ['expansionValve', 'evaporator', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'],
-      },
+      line('discharge', ['compressor', 'dischargeValve', 'dischargeLine', 'condenser']),
+      line('liquid', ['condenser', 'receiverValve', 'drier', 'sightGlass', 'solenoid', 'expansionValve']),
+      line('suction', [
+        ...['expansionValve', 'evaporator', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'],
+      ]),
     ],
   );

@@ -1,79 +1,62 @@
 /**
- * What shut valves part a circuit into: every section is what gas can reach without passing a valve that is shut. The
- * topology alone; a valve that passes, or a compressor that lets gas back, is not known here.
+ * What shut valves part a circuit into, for whoever stands before it: every section is what gas can reach without passing a
+ * valve that is shut. Water carries no gas, and what no refrigerant stands in is in no section.
  */
 import type { CircuitMap, MapPart } from './map';
+import { partType } from './parts';
+import { type Valves, piecesOf } from './pieces';
 
-/** Parts off the pipes, and the part through which each hangs on the circuit. */
-const HANGS_ON: Readonly<Record<string, string>> = {
-  pressureControl: 'suctionValve',
-  relief: 'receiver',
-  drainPan: 'evaporator',
-};
-
-function neighbours(map: CircuitMap): Map<string, Set<string>> {
-  const joined = new Map<string, Set<string>>(map.parts.map((part) => [part.id, new Set<string>()]));
-  const join = (a: string | undefined, b: string | undefined): void => {
-    if (a === undefined || b === undefined || !joined.has(a) || !joined.has(b)) return;
-    joined.get(a)?.add(b);
-    joined.get(b)?.add(a);
-  };
-  for (const { through } of map.pipes)
-    for (let i = 1; i < through.length; i += 1) join(through[i - 1], through[i]);
-  for (const part of map.parts) {
-    const [, prefix = '', name = ''] = /^(.*\.)?([^.]*)$/.exec(part.id) ?? [];
-    join(part.id, part.beside ?? `${prefix}${HANGS_ON[name] ?? ''}`);
-  }
-  return joined;
-}
+type Shut = Valves['shut'];
 
 /** Sections between the valves that stand shut, in the order of the map; a shut valve belongs to none. */
-export function sectionsOf(map: CircuitMap, shut: ReadonlySet<string>): MapPart[][] {
-  const joined = neighbours(map);
-  const left = new Set(map.parts.map((part) => part.id).filter((id) => !shut.has(id)));
-  const sections: MapPart[][] = [];
-  for (const { id } of map.parts) {
-    if (!left.has(id)) continue;
-    const reached = new Set<string>([id]);
-    const open = [id];
-    for (let next = open.pop(); next !== undefined; next = open.pop()) {
-      left.delete(next);
-      for (const other of joined.get(next) ?? [])
-        if (left.has(other) && !reached.has(other)) {
-          reached.add(other);
-          open.push(other);
-        }
-    }
-    sections.push(map.parts.filter((part) => reached.has(part.id)));
-  }
-  return sections;
+export function sectionsOf(map: CircuitMap, shut: Shut): MapPart[][] {
+  const byId = new Map(map.parts.map((part) => [part.id, part]));
+  const gas = {
+    parts: map.parts.filter((part) => !partType(part.type).dry),
+    lines: map.lines.filter(({ carries }) => carries !== 'water'),
+    stubs: map.stubs,
+  };
+  return piecesOf(gas, { shut }).sections.map((ids) => ids.flatMap((id) => byId.get(id) ?? []));
 }
 
 /** The section in which a part stands; null while it is itself a shut valve. */
-export const sectionOf = (map: CircuitMap, shut: ReadonlySet<string>, partId: string): MapPart[] | null =>
+export const sectionOf = (map: CircuitMap, shut: Shut, partId: string): MapPart[] | null =>
   sectionsOf(map, shut).find((section) => section.some((part) => part.id === partId)) ?? null;
+
+/** Whether a section is all that refrigerant stands in. */
+export const isWhole = (map: CircuitMap, section: readonly MapPart[]): boolean =>
+  section.length === map.parts.filter((part) => !partType(part.type).dry).length;
+
+export interface Passing {
+  /** shut valves of the section's edge that do not hold */
+  valves: MapPart[];
+  /** what gas comes from or goes to through them, also through a second one that does not hold */
+  beyond: MapPart[];
+}
+
+/** Where a section is open although its valves are shut, because some do not hold; null where all of them do. */
+export function passing(
+  map: CircuitMap,
+  { shut, doesNotHold }: Required<Valves>,
+  partId: string,
+): Passing | null {
+  const own = sectionOf(map, shut, partId);
+  const held = new Set([...shut].filter((id) => !doesNotHold.has(id)));
+  const wide = sectionOf(map, held, partId);
+  if (!own || !wide) return null;
+  const inside = new Set(own.map(({ id }) => id));
+  const valves = wide.filter(
+    ({ id }) =>
+      shut.has(id) &&
+      (sectionOf(map, new Set([...shut].filter((each) => each !== id)), id) ?? []).some((part) =>
+        inside.has(part.id),
+      ),
+  );
+  const beyond = wide.filter(({ id }) => !inside.has(id) && !shut.has(id));
+  return valves.length > 0 && beyond.length > 0 ? { valves, beyond } : null;
+}
 
 /** Where a person stands in a section, each place once: `lines, fish room`. */
 export const placesIn = (section: readonly MapPart[]): string[] => [
   ...new Set(section.map((part) => part.where)),
 ];
-
-/**
- * Places whose coils still get liquid although the solenoid or ball valve of another is shut: such a pump-down empties one
- * coil and not the other. Empty where nothing is shut, or where all of it is.
- */
-export function stillFed(map: CircuitMap, shut: ReadonlySet<string>): string[] {
-  const coils = map.parts.filter((part) =>
-    ['evaporator', 'evaporatorBarrel', 'buriedPipe'].includes(part.type),
-  );
-  const source = map.parts.find((part) => ['receiver', 'condenser', 'waterCondenser'].includes(part.type));
-  if (!source || shut.size === 0 || coils.length < 2) return [];
-  // Liquid comes along the high side only: the low side joins all coils behind their valves.
-  const high: CircuitMap = { ...map, pipes: map.pipes.filter((pipe) => pipe.side === 'high') };
-  const reached = new Set((sectionOf(high, shut, source.id) ?? []).map((part) => part.id));
-  const fed = coils.filter((coil) => {
-    const feed = map.pipes.find((pipe) => pipe.side === 'low' && pipe.through.includes(coil.id))?.through[0];
-    return feed !== undefined && reached.has(feed);
-  });
-  return fed.length === coils.length ? [] : fed.map((coil) => coil.where);
-}

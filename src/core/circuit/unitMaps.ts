@@ -1,5 +1,6 @@
 /** Circuits with a condensing unit: one room, several rooms, water-cooled, and one unit of a milk tank. */
-import { type CircuitMap, type MapSection, type Pipe, type SectionKind, mapOf, section } from './map';
+import type { PipingLine } from '../logbook/piping';
+import { type CircuitMap, type MapSection, type SectionKind, line, mapOf, section } from './map';
 
 /** Condensing unit with a receiver, from the compressor along the high side; `more` stands in the same section. */
 const unit = (
@@ -29,19 +30,15 @@ const unit = (
     ...more,
   ]);
 
-const highSide = (prefix: string, water: boolean): string[] =>
-  [
-    'compressor',
-    'dischargeValve',
-    'dischargeLine',
+/** From the compressor to the sight glass. */
+const highSide = (water: boolean, ...on: string[]): PipingLine[] => [
+  line('discharge', ['compressor', 'dischargeValve', 'dischargeLine', 'condenser']),
+  line('liquid', [
     'condenser',
     ...(water ? [] : ['condenserBends']),
-    'headControl',
-    'receiver',
-    'receiverValve',
-    'drier',
-    'sightGlass',
-  ].map((id) => `${prefix}${id}`);
+    ...['headControl', 'receiver', 'receiverValve', 'drier', 'sightGlass', ...on],
+  ]),
+];
 
 /** What stands in one cooled room: from the solenoid to the coil's bends. */
 const room = (where: string, prefix: string): MapSection =>
@@ -54,15 +51,14 @@ const room = (where: string, prefix: string): MapSection =>
     ['drainPan', 'drainPan'],
   ]);
 
-const roomPipes = (prefix: string): Pipe[] => [
-  {
-    side: 'high',
-    through: ['liquidLine', `${prefix}solenoid`, `${prefix}flareNut`, `${prefix}expansionValve`],
-  },
-  {
-    side: 'low',
-    through: [`${prefix}expansionValve`, `${prefix}evaporator`, `${prefix}evaporatorBends`, 'suctionLine'],
-  },
+const roomLines = (prefix: string): PipingLine[] => [
+  line('liquid', ['liquidLine', `${prefix}solenoid`, `${prefix}flareNut`, `${prefix}expansionValve`]),
+  line('suction', [
+    `${prefix}expansionValve`,
+    `${prefix}evaporator`,
+    `${prefix}evaporatorBends`,
+    'suctionLine',
+  ]),
 ];
 
 /** One unit and every room that it cools: a second room is searched like the first. */
@@ -80,9 +76,9 @@ export function split(rooms: readonly string[], water = false): CircuitMap {
       ...rooms.map((name, index) => room(name, prefixOf(index))),
     ],
     [
-      { side: 'high', through: [...highSide('', water), 'liquidLine'] },
-      ...rooms.flatMap((_, index) => roomPipes(prefixOf(index))),
-      { side: 'low', through: ['suctionLine', 'accessPort', 'suctionValve', 'compressor'] },
+      ...highSide(water, 'liquidLine'),
+      ...rooms.flatMap((_, index) => roomLines(prefixOf(index))),
+      line('suction', ['suctionLine', 'accessPort', 'suctionValve', 'compressor']),
     ],
   );
 }
@@ -100,11 +96,8 @@ export function milkTank(tank: string): CircuitMap {
       ]),
     ],
     [
-      { side: 'high', through: [...highSide('', false), 'flareNut', 'expansionValve'] },
-      {
-        side: 'low',
-        through: ['expansionValve', 'plate', 'suctionLine', 'accessPort', 'suctionValve', 'compressor'],
-      },
+      ...highSide(false, 'flareNut', 'expansionValve'),
+      line('suction', ['expansionValve', 'plate', 'suctionLine', 'accessPort', 'suctionValve', 'compressor']),
     ],
   );
 }

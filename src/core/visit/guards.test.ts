@@ -99,7 +99,18 @@ describe('valves', () => {
   test('do not start, at every step, while one of the compressor is shut', () => {
     for (const step of ['before', 'read', 'search', 'repair', 'handOver'] as const)
       expect(codes(step, shut({ ofCompressor: true }))).toContain('doNotStart');
-    expect(codes('read', shut())).not.toContain('doNotStart');
+    // The drawing says that it cuts the compressor off, also where nobody did; a king valve does not.
+    expect(codes('read', shut())).toContain('doNotStart');
+    const king = tool('readings', 'valve', { valve: 'King valve', state: 'shut' });
+    expect(codes('read', king)).not.toContain('doNotStart');
+    // Two valves of one name: one opened again leaves the other shut.
+    const twin = (part: string, state: string) =>
+      tool('readings', 'valve', { valve: 'Valve on the line', part, state, ofCompressor: true });
+    const both = [twin('dischargeValve', 'shut'), twin('suctionValve', 'shut')];
+    expect(codes('read', ...both, twin('dischargeValve', 'open'))).toContain('doNotStart');
+    expect(
+      codes('read', ...both, twin('dischargeValve', 'open'), twin('suctionValve', 'open')),
+    ).not.toContain('doNotStart');
     expect(
       codes(
         'read',
@@ -107,6 +118,14 @@ describe('valves', () => {
         tool('readings', 'valve', { valve: 'Suction valve', state: 'open' }),
       ),
     ).not.toContain('doNotStart');
+  });
+
+  test('a shut valve that does not hold is told where sections count, until it holds again', () => {
+    const leaky = (holds: string) =>
+      tool('readings', 'valve', { valve: 'Receiver valve', part: 'receiverValve', state: 'shut', holds });
+    expect(codes('evacuate', leaky('no'))).toContain('valveLeaksBy');
+    expect(codes('charge', leaky('no'))).not.toContain('valveLeaksBy');
+    expect(codes('evacuate', leaky('no'), leaky('yes'))).not.toContain('valveLeaksBy');
   });
 
   test('a test behind a shut valve, and no handing over while one is unspoken of', () => {

@@ -11,20 +11,11 @@ import { fittedParts, replacedAgain, temporaryParts } from './partsFitted';
 import { isRecorded } from './notes/stated';
 import type { Step } from './steps';
 import { isTested, testedPlaces } from './touched';
-import {
-  type Disconnected,
-  type ValveState,
-  type VisitRecord,
-  doNotStart,
-  notesOf,
-  readNumber,
-  shutParts,
-  shutValves,
-  stillDisconnected,
-} from './visitRecord';
+import { type Disconnected, type VisitRecord, notesOf, readNumber, stillDisconnected } from './visitRecord';
 import { latestReadings } from './readings/series';
 import type { CircuitMap } from '../circuit/map';
-import { stillFed } from '../circuit/sections';
+import { stillFed } from '../circuit/flow';
+import { type ValveState, doNotStart, shutParts, shutValves } from './valves';
 
 export type Guard =
   | { code: 'doNotStart'; valves: readonly ValveState[] }
@@ -39,6 +30,8 @@ export type Guard =
   | { code: 'holdBeforeVacuum' }
   | { code: 'vacuumBeforeCharge' }
   | { code: 'valveShut'; valves: readonly ValveState[] }
+  /** shut, and gas comes through it: what stands behind it proves little */
+  | { code: 'valveLeaksBy'; valves: readonly ValveState[] }
   | { code: 'heatedUntested'; parts: readonly string[] }
   | { code: 'thermometersDiffer'; by: number }
   | { code: 'otherBoxWarm' }
@@ -57,6 +50,8 @@ const SPOILED_BY_GAS = ['amps', 'frost', 'standing'] as const;
 const SPOILING_STEPS: readonly Step[] = ['raise', 'charge'];
 const VALVE_STEPS: readonly Step[] = ['hold', 'evacuate', 'prove', 'leaveRight', 'handOver'];
 
+const SECTION_STEPS: readonly Step[] = ['isolate', 'repair', 'hold', 'evacuate', 'prove'];
+
 export interface GuardFacts {
   step: Step;
   standing: Standing;
@@ -67,9 +62,8 @@ export interface GuardFacts {
 
 export function guardsOf({ step, standing, visit, leaks, map }: GuardFacts): Guard[] {
   const { entries: all, asOf } = standing.history;
-  const shut = shutValves(all);
   const guards: Guard[] = [];
-  const mustNotStart = doNotStart(shut);
+  const mustNotStart = doNotStart(all, map);
   if (mustNotStart.length > 0) guards.push({ code: 'doNotStart', valves: mustNotStart });
   if (SPOILING_STEPS.includes(step)) {
     const missing = notReadYet(visit.entries);
@@ -78,6 +72,10 @@ export function guardsOf({ step, standing, visit, leaks, map }: GuardFacts): Gua
   if (VALVE_STEPS.includes(step)) {
     const open = unspokenValves(all);
     if (open.length > 0) guards.push({ code: 'valveShut', valves: open });
+  }
+  if (SECTION_STEPS.includes(step)) {
+    const leaky = shutValves(all).filter((each) => each.leaksBy);
+    if (leaky.length > 0) guards.push({ code: 'valveLeaksBy', valves: leaky });
   }
   const parts = fittedParts(all);
   switch (step) {

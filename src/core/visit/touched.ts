@@ -3,7 +3,8 @@
  * which places were tested after heat or bending, since repairs make leaks.
  */
 import type { DatedEntry } from '../logbook/order';
-import { shutValves, notesOf, stillDisconnected } from './visitRecord';
+import { shutValves } from './valves';
+import { notesOf, stillDisconnected } from './visitRecord';
 import type { CircuitMap } from '../circuit/map';
 import { readNote } from './notes/notes';
 import { partOfPlace } from './readings/places';

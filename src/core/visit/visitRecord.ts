@@ -5,8 +5,6 @@
 import type { Entry } from '../logbook/entry';
 import type { DatedEntry } from '../logbook/order';
 import type { Day } from '../quantity/day';
-import type { CircuitMap } from '../circuit/map';
-import { typeSaid } from '../circuit/parts';
 import { type Note, type NoteName, readNote } from './notes/notes';
 import { type Quantity, type Stated, siOf } from './notes/stated';
 
@@ -56,53 +54,6 @@ export interface ReadingsSoFar {
 
 /** The SI values of the numbers that were read. */
 export const readNumber = (so: ReadingsSoFar, name: string): number | null => siOf(so.numbers[name]);
-
-export interface ValveState {
-  valve: string;
-  shutOn: Day;
-  ofCompressor: boolean;
-  /** id on the circuit map, where it was touched there */
-  part: string | null;
-  /** left shut on purpose, and why */
-  leftShut: string | null;
-}
-
-/** Valves that stand shut, whatever visit shut them: the last word on each counts. */
-export function shutValves(entries: readonly DatedEntry[]): ValveState[] {
-  const shut = new Map<string, ValveState>();
-  for (const { day, note } of notesOf(entries, 'valve')) {
-    const key = note.valve.trim().toLowerCase();
-    const before = shut.get(key);
-    if (note.state === 'open') shut.delete(key);
-    else
-      shut.set(key, {
-        valve: note.valve.trim(),
-        shutOn: before?.shutOn ?? day,
-        ofCompressor: note.ofCompressor ?? before?.ofCompressor ?? false,
-        part: note.part ?? before?.part ?? null,
-        leftShut: note.state === 'leftShut' ? (note.why ?? '') : null,
-      });
-  }
-  return [...shut.values()];
-}
-
-/** Ids of the parts of a map that stand shut: touched there, or of a type that the note names. */
-export function shutParts(entries: readonly DatedEntry[], map: CircuitMap): ReadonlySet<string> {
-  return new Set(
-    shutValves(entries).flatMap((valve) => {
-      if (valve.part !== null) return [valve.part];
-      const type = typeSaid(valve.valve);
-      const where = valve.valve.toLowerCase();
-      const named = map.parts.filter((part) => part.type === type);
-      const part = named.find((each) => where.includes(each.where.toLowerCase())) ?? named[0];
-      return part ? [part.id] : [];
-    }),
-  );
-}
-
-/** While one of these is shut the compressor must not start. */
-export const doNotStart = (valves: readonly ValveState[]): ValveState[] =>
-  valves.filter((each) => each.ofCompressor);
 
 export interface Disconnected {
   what: Note<'disconnected'>['what'];

@@ -38,6 +38,8 @@ const UNIT_SLOTS: Slots = {
 
 export const SECTIONS: Record<SectionKind, { rows: number; cells: Cells; slots: Slots; branch?: true }> = {
   unit: { rows: 4, cells: UNIT, slots: UNIT_SLOTS },
+  /** drawn elsewhere: no place is known beforehand */
+  free: { rows: 0, cells: {}, slots: {} },
   lines: {
     rows: 2,
     cells: { liquidLine: [7, 0], accessPort: [0, 0], suctionLine: [0, 1] },

@@ -1,6 +1,5 @@
 /** How pipes run between the parts of a drawing. */
-import type { Pipe } from '../../core/circuit/map';
-import type { PlacedPart } from './placing';
+import type { Pipe, PlacedPart } from './placing';
 
 /** side of a cell, in units of the drawing */
 export const CELL = 48;
@@ -12,7 +11,7 @@ export const middleOf = (part: PlacedPart): { x: number; y: number } => ({
 });
 
 /** From part to part along the grid, so that pipes run square: across first, but up before across to the right. */
-export function pathOf(pipe: Pipe, byId: ReadonlyMap<string, PlacedPart>): string {
+export function pathOf(pipe: Pick<Pipe, 'through'>, byId: ReadonlyMap<string, PlacedPart>): string {
   const points = pipe.through.flatMap((id) => byId.get(id) ?? []).map(middleOf);
   return points.reduce((path, { x, y }, index) => {
     const before = points[index - 1];

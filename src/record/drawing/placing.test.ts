@@ -1,7 +1,9 @@
 /** Where a circuit stands on the drawing: everything is somewhere, nothing on top of another, whatever page is shown. */
 import { describe, expect, test } from 'vitest';
 import { LAYOUTS, circuitMap } from '../../core/circuit/layouts';
-import { ownMap } from '../../core/circuit/ownMap';
+import { drawingOf, mapOfDrawing } from '../../core/circuit/drawing';
+import { withOlderParts } from '../../core/circuit/olderDrawing';
+import { dayOf } from '../../core/quantity/day';
 import { ROUND, partOfPlace } from '../../core/visit/readings/places';
 import { COLUMNS, SECTIONS } from './layoutCells';
 import { drawn, pageOfPart, pagesOf } from './placing';
@@ -73,11 +75,16 @@ test('a part of its own stands in a free cell near its neighbour', () => {
     type: 'accumulator',
     beside: 'suctionLine',
   }));
-  const { parts, pipes, rows } = drawn(ownMap(circuitMap('split', ['box']), { added }));
+  const { parts, pipes, rows } = drawn(
+    mapOfDrawing(
+      withOlderParts(drawingOf({ layout: 'split', rooms: ['box'] }), { added }),
+      dayOf('2026-11-23'),
+    ),
+  );
   const cells = parts.map((part) => `${String(part.column)} ${String(part.row)}`);
   expect(new Set(cells).size).toBe(cells.length);
   for (const part of parts) expect(part.row).toBeLessThan(rows);
-  expect(
-    pipes.filter((pipe) => pipe.through[0] === 'suctionLine' && pipe.through[1]?.startsWith('own')),
-  ).toHaveLength(6);
+  // In flow, one after the other, behind the line that they were put beside.
+  const line = pipes.find(({ through }) => through[0] === 'suctionLine')?.through ?? [];
+  expect(line.slice(1, 7).every((id) => id.startsWith('own'))).toBe(true);
 });

@@ -83,6 +83,7 @@ export const valve = noteRecord('valve', {
     ofCompressor: unsaid,
     part: unsaid,
     why: bare(long('Why it stays shut')),
+    holds: { ask: null, say: (holds) => (holds === 'no' ? 'does not hold' : 'holds') },
   },
 });
 

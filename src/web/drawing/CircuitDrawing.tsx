@@ -3,14 +3,15 @@
  * high side thick. Values sit on the pipe where they were taken. Everything on it can be touched, reached by key, and is
  * told in a list beside it.
  */
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { CircuitMap, MapPart } from '../../core/circuit/map';
 import { uncapped } from '../../words/list';
 import { Button } from '../parts/Button';
 import { Fold } from '../parts/Fold';
 import { DrawnPart, partSaid } from './DrawnPart';
+import { type Joint, LinePaths } from './LinePaths';
 import { COLUMNS } from '../../record/drawing/layoutCells';
-import { CELL, middleOf, pathOf } from '../../record/drawing/pipes';
+import { CELL, middleOf } from '../../record/drawing/pipes';
 import { BRANCHES_OF_A_PAGE, type Drawing, drawn, pagesOf } from '../../record/drawing/placing';
 import { MARK_SIGN, type PartShown, type ValueShown } from './shown';
 import { ValueBox } from './ValueBox';
@@ -24,6 +25,10 @@ interface Props {
   values?: readonly ValueShown[];
   onTouch?: ((part: MapPart) => void) | undefined;
   onValue?: ((value: ValueShown) => void) | undefined;
+  /** a place on a line is touched */
+  onLine?: (joint: Joint) => void;
+  /** stands beside the way to the list */
+  aside?: ReactNode;
 }
 
 /** The first place stands at the left edge; below it the line that runs down there is cleared. */
@@ -80,13 +85,24 @@ export function CircuitDrawing(props: Props) {
           </div>
         </Fold>
       )}
-      <AsList {...props} />
+      <div className="relative">
+        <AsList {...props} />
+        {props.aside && <div className="no-print absolute top-0 right-0">{props.aside}</div>}
+      </div>
     </div>
   );
 }
 
-function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props & { drawing: Drawing }) {
-  const byId = new Map(drawing.parts.map((part) => [part.id, part]));
+function OnePage({
+  map,
+  drawing,
+  shown,
+  values = [],
+  onTouch,
+  onValue,
+  onLine,
+  label,
+}: Props & { drawing: Drawing }) {
   return (
     <svg
       viewBox={`0 0 ${String(WIDTH)} ${String(drawing.rows * CELL)}`}
@@ -124,15 +140,7 @@ function OnePage({ drawing, shown, values = [], onTouch, onValue, label }: Props
           </text>
         </g>
       ))}
-      {drawing.pipes.map((pipe, index) => (
-        <path
-          key={index}
-          d={pathOf(pipe, byId)}
-          fill="none"
-          className={pipe.side === 'high' ? 'stroke-ink' : 'stroke-green'}
-          strokeWidth={pipe.side === 'high' ? 3.5 : 1.6}
-        />
-      ))}
+      <LinePaths map={map} drawing={drawing} onLine={onLine} />
       {drawing.parts.map((part) => (
         <DrawnPart key={part.id} part={part} at={middleOf(part)} shown={shown(part)} onTouch={onTouch} />
       ))}

@@ -1,22 +1,27 @@
 /** The circuit map of a machine with every leak that was ever found on it, and the same as a list. */
+import { answersOf } from '../../core/circuit/drawing';
 import { pastLeaks } from '../../core/visit/leaks/search';
 import { Section } from '../parts/Page';
 import { LAYOUT_WORDS, PART_WORDS, partWords } from '../../words/circuit';
 import { dayWords } from '../../words/dates';
 import { CircuitDrawing } from '../drawing/CircuitDrawing';
-import { layoutOf, mapOfMachine } from '../../record/circuitOf';
+import { drawingOfMachine, mapOfMachine } from '../../record/circuitOf';
 import type { MachineView } from '../data/api/machineView';
 
 export function LeakMap({ view }: { view: MachineView }) {
   const past = pastLeaks(view.standing.history.entries);
-  const layout = layoutOf(view);
-  const map = mapOfMachine(view, layout);
+  const answers = answersOf(drawingOfMachine(view));
+  const map = mapOfMachine(view);
   const placed = past.filter((leak) => map.parts.some((part) => part.id === leak.part));
   const loose = past.filter((leak) => !placed.includes(leak));
   return (
     <Section
       title="Where it leaked"
-      aside={<span className="text-soft">drawn as: {LAYOUT_WORDS[layout].toLowerCase()}</span>}
+      aside={
+        <span className="text-soft">
+          drawn as: {answers ? LAYOUT_WORDS[answers.layout].toLowerCase() : 'its own piping'}
+        </span>
+      }
     >
       <div className="grid gap-x-8 md:grid-cols-[minmax(0,26rem)_minmax(0,1fr)]">
         <CircuitDrawing

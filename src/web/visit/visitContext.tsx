@@ -3,8 +3,9 @@ import { type ReactNode, createContext, useContext, useMemo, useState } from 're
 import { v7 as uuidv7 } from 'uuid';
 import type { Entry, EntryKind } from '../../core/logbook/entry';
 import { type Day, dayText } from '../../core/quantity/day';
-import type { LayoutName } from '../../core/circuit/layouts';
+import { mapOfDrawing } from '../../core/circuit/drawing';
 import type { CircuitMap } from '../../core/circuit/map';
+import type { Piping } from '../../core/logbook/piping';
 import { type LeakStory, leakStories } from '../../core/visit/leaks/leakStory';
 import type { Step } from '../../core/visit/steps';
 import {
@@ -18,7 +19,7 @@ import { useWriter } from '../data/device/writer';
 import { useInstruments } from '../data/api/queries';
 import { type FormPlace, placeOf } from '../../record/place';
 import type { MachineView } from '../data/api/machineView';
-import { layoutOf, mapOfMachine } from '../../record/circuitOf';
+import { drawingOfMachine } from '../../record/circuitOf';
 import { UnitsKept, useKeptUnits } from '../data/device/keptUnits';
 import { keepDay, visitDay } from '../data/device/visitDay';
 import type { UnitSystem } from '../../words/measures';
@@ -31,8 +32,9 @@ export interface Visit {
   leaks: readonly LeakStory[];
   /** every reading of the visit, the latest of each, and what still speaks */
   readings: { series: readonly ReadingTaken[]; latest: ReadingsSoFar; now: ReadingsSoFar };
+  /** with its history, and as it stands today */
+  drawing: Piping;
   map: CircuitMap;
-  layout: LayoutName;
   units: UnitSystem;
   /** Pa absolute at the site */
   atmosphere: number;
@@ -76,8 +78,7 @@ export function VisitProvider({
   );
   const facts = useMemo(() => {
     const { entries } = standing.history;
-    const layout = layoutOf(view);
-    const map = mapOfMachine(view, layout);
+    const drawing = drawingOfMachine(view);
     const record = visitRecord(entries, visitId);
     return {
       record,
@@ -87,8 +88,8 @@ export function VisitProvider({
         now: readingsNow(record.entries),
       },
       leaks: leakStories(entries, standing.leaks, view.names.leaks),
-      layout,
-      map,
+      drawing,
+      map: mapOfDrawing(drawing, standing.history.asOf),
     };
   }, [standing, view, visitId]);
   const setDay = (next: Day) => {

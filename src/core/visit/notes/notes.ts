@@ -126,6 +126,8 @@ export const NOTES = {
     ofCompressor: maybe(z.boolean()),
     part: maybe(z.string()),
     why: maybe(z.string()),
+    /** whether it holds while it is shut; left out: nobody found that it does not */
+    holds: maybe(z.enum(['yes', 'no'])),
   }),
   disconnected: note('readings', {
     what: z.enum(DISCONNECTED),

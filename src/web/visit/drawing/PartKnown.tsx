@@ -1,6 +1,6 @@
 /** What is known of one part already: a valve that stands shut, its leaks, its repairs. */
 import type { MapPart } from '../../../core/circuit/map';
-import { shutValves } from '../../../core/visit/visitRecord';
+import { shutValves } from '../../../core/visit/valves';
 import { dayWords } from '../../../words/dates';
 import { LEAK_STATE_WORDS, leakLine } from '../../../words/leaks';
 import { list } from '../../../words/list';
@@ -33,8 +33,10 @@ export function PartKnown({ part }: { part: MapPart }) {
   return (
     <ul aria-label="Known of it" className="mb-2 border-l-4 border-line pl-3 text-soft">
       {/* A shut valve is never among what is left out. */}
-      {shut.map(({ valve, shutOn, leftShut }) => (
-        <li key={valve}>{`stands shut since ${dayWords(shutOn)}${leftShut ? `: ${leftShut}` : ''}`}</li>
+      {shut.map(({ valve, shutOn, leftShut, leaksBy }) => (
+        <li
+          key={valve}
+        >{`stands shut since ${dayWords(shutOn)}${leaksBy ? ', does not hold' : ''}${leftShut ? `: ${leftShut}` : ''}`}</li>
       ))}
       {past.slice(-SHOWN).map(({ key, words }) => (
         <li key={key}>{words}</li>

@@ -1,8 +1,10 @@
 /** The drawing of what is shut and what stands together: valves by touch, and the section in which the gauge sits. */
 import { useState } from 'react';
-import type { MapPart } from '../../../core/circuit/map';
-import { placesIn, sectionOf } from '../../../core/circuit/sections';
-import { shutParts } from '../../../core/visit/visitRecord';
+import type { CircuitMap, MapPart } from '../../../core/circuit/map';
+import { type Passing, isWhole, passing, placesIn, sectionOf } from '../../../core/circuit/sections';
+import { valvesOf } from '../../../core/visit/valves';
+import { passingWords } from '../../../words/circuit';
+import { capped } from '../../../words/list';
 import { useVisit } from '../visitContext';
 import { ValveTray } from './ValveTray';
 import { VisitDrawing, useReadingRound } from './VisitDrawing';
@@ -11,15 +13,23 @@ import { VisitDrawing, useReadingRound } from './VisitDrawing';
 export function useSection() {
   const { map, view } = useVisit();
   const [gauge, setGauge] = useState<string | null>(null);
-  const shut = shutParts(view.standing.history.entries, map);
-  const section = gauge === null ? null : sectionOf(map, shut, gauge);
-  const whole = section !== null && section.length === map.parts.length;
+  const valves = valvesOf(view.standing.history.entries, map);
+  const section = gauge === null ? null : sectionOf(map, valves.shut, gauge);
+  const open = gauge === null ? null : passing(map, valves, gauge);
   return {
     gauge,
     setGauge,
     ids: new Set(section?.map((part) => part.id)),
-    words: section === null ? '' : whole ? 'whole circuit' : placesIn(section).join(', '),
+    // Goes onto paper with the test: a pass behind a valve that leaks by says so there too.
+    words: section === null ? '' : wordsOf(map, section, open),
+    /** where gas comes in or goes although every valve of the section is shut */
+    open: open && passingWords(open),
   };
+}
+
+function wordsOf(map: CircuitMap, section: readonly MapPart[], open: Passing | null): string {
+  const where = isWhole(map, section) ? 'whole circuit' : placesIn(section).join(', ');
+  return open ? `${where} (${passingWords(open)})` : where;
 }
 
 export type Section = ReturnType<typeof useSection>;
@@ -39,6 +49,12 @@ export function SectionDrawing({ section }: { section?: Section }) {
           ...(part.id === section?.gauge ? { says: 'the gauge sits here', open: true } : {}),
         })}
       />
+      {section?.open && (
+        <p className="mb-2 border-l-4 border-ochre pl-3 font-semibold text-ochre">
+          <span aria-hidden="true">◐ </span>
+          {capped(section.open)}. A vacuum or a pass in here proves little.
+        </p>
+      )}
       {touched && (
         <ValveTray
           key={touched.id}

@@ -2,7 +2,7 @@
 import type { MapPart } from '../../../core/circuit/map';
 import { partType } from '../../../core/circuit/parts';
 import { placesIn, sectionOf } from '../../../core/circuit/sections';
-import { shutParts, shutValves } from '../../../core/visit/visitRecord';
+import { shutValves, valvesOf } from '../../../core/visit/valves';
 import { partWords } from '../../../words/circuit';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
@@ -21,22 +21,31 @@ export function ValveTray({ part, onClose, onGauge }: Props) {
   const { map, view, newEntry } = useVisit();
   const deed = useVisitWrite(`valve ${part.id}`);
   const { entries } = view.standing.history;
-  const shut = shutParts(entries, map);
+  const { shut, doesNotHold } = valvesOf(entries, map);
   const words = partWords(part);
   const { valve = false, ofCompressor = false } = partType(part.type);
   const isShut = shut.has(part.id);
   // A valve that an earlier entry named in its own words is opened by that name.
   const named = shutValves(entries).find((each) => each.part === part.id)?.valve ?? words;
   const section = sectionOf(map, shut, part.id);
-  const write = async (state: 'shut' | 'open') => {
+  const holds = !doesNotHold.has(part.id);
+  const write = async (state: 'shut' | 'open', holding?: 'yes' | 'no') => {
     const entry = newEntry('readings', {
       tool: 'valve',
       valve: isShut ? named : words,
       part: part.id,
       state,
       ofCompressor,
+      ...(holding && { holds: holding }),
     });
-    if (await deed.save([entry], `${words}: ${state === 'open' ? 'open again' : 'shut'}.`)) onClose();
+    const said = holding
+      ? holding === 'no'
+        ? 'does not hold'
+        : 'holds'
+      : state === 'open'
+        ? 'open again'
+        : 'shut';
+    if (await deed.save([entry], `${words}: ${said}.`)) onClose();
   };
   return (
     <Tray title={words} onClose={onClose}>
@@ -57,6 +66,15 @@ export function ValveTray({ part, onClose, onGauge }: Props) {
             {isShut ? 'Open again' : 'Shut'}
           </Button>
         )}
+        {isShut && (
+          <Button
+            className="min-h-14"
+            disabled={deed.writing}
+            onClick={() => void write('shut', holds ? 'no' : 'yes')}
+          >
+            {holds ? 'It does not hold' : 'It holds after all'}
+          </Button>
+        )}
         {onGauge && !isShut && (
           <Button
             className="min-h-14"
@@ -74,6 +92,11 @@ export function ValveTray({ part, onClose, onGauge }: Props) {
       )}
       {valve && !isShut && ofCompressor && (
         <p className="font-semibold text-brick">▲ While it is shut: do not start.</p>
+      )}
+      {isShut && !holds && (
+        <p className="font-semibold text-ochre">
+          ◐ Gas comes through it: what stands behind it counts as open to the other side.
+        </p>
       )}
       {isShut && <p className="text-soft">If it stays shut, say why in the list below the drawing.</p>}
     </Tray>

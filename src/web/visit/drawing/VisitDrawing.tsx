@@ -1,15 +1,18 @@
 /** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
 import { useMemo, useState } from 'react';
+import { answersOf } from '../../../core/circuit/drawing';
 import type { MapPart } from '../../../core/circuit/map';
 import { type PlaceName, ROUND, isReadOff, placesAt } from '../../../core/visit/readings/places';
 import type { Quantity } from '../../../core/visit/notes/stated';
-import { notesOf, shutParts } from '../../../core/visit/visitRecord';
+import { shutParts } from '../../../core/visit/valves';
+import { notesOf } from '../../../core/visit/visitRecord';
 import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';
 import { quantityWords, statedWords } from '../../../words/stated';
 import { partWords } from '../../../words/circuit';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
 import type { PartShown, ValueShown } from '../../drawing/shown';
+import { ForWriters } from '../../data/api/ForWriters';
 import { Button } from '../../parts/Button';
 import { Tray } from '../../parts/Tray';
 import { unsavedAt } from '../readings/keypadDraft';
@@ -18,6 +21,7 @@ import { nextOfRound, shownValues } from '../readings/shownValues';
 import { useReadings } from '../readings/useReadings';
 import { useVisit } from '../visitContext';
 import { PartKnown } from './PartKnown';
+import { PipingDrawing } from './PipingDrawing';
 
 interface Reading {
   place: PlaceName;
@@ -55,8 +59,17 @@ interface Props {
 }
 
 export function VisitDrawing(props: Props) {
+  const [piping, setPiping] = useState(false);
+  return piping ? (
+    <PipingDrawing onDone={() => setPiping(false)} />
+  ) : (
+    <StepDrawing {...props} onPiping={() => setPiping(true)} />
+  );
+}
+
+function StepDrawing({ onPiping, ...props }: Props & { onPiping: () => void }) {
   const { label, asked = ROUND, round, shown, onPart, values = true, still = false } = props;
-  const { map, layout, units, atmosphere, view, visitId, step, record } = useVisit();
+  const { map, drawing, units, atmosphere, view, visitId, step, record } = useVisit();
   const { series, now, figuresFor } = useReadings();
   const [chosen, setChosen] = useState<MapPart | null>(null);
   const shut = useMemo(() => shutParts(view.standing.history.entries, map), [view, map]);
@@ -89,13 +102,26 @@ export function VisitDrawing(props: Props) {
   return (
     <>
       <CircuitDrawing
-        key={layout}
+        key={answersOf(drawing)?.layout}
         map={map}
         label={label}
         shown={(part) => ({ shut: shut.has(part.id), ...shown?.(part) })}
         values={drawnValues}
         onTouch={still ? undefined : touch}
         onValue={still ? undefined : (value) => round.read(value.place, partAt(value))}
+        aside={
+          !still && (
+            <ForWriters of="changeRows">
+              <button
+                type="button"
+                className="min-h-11 cursor-pointer text-soft underline underline-offset-4"
+                onClick={onPiping}
+              >
+                Not how it is piped?
+              </button>
+            </ForWriters>
+          )
+        }
       />
       {chosen && (
         <PlacesTray

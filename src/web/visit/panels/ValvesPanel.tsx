@@ -1,6 +1,6 @@
 /** Valves that were shut, as a list to be opened again: nothing is handed over with one of them unspoken of. */
 import { useState } from 'react';
-import { shutValves, type ValveState } from '../../../core/visit/visitRecord';
+import { shutValves, type ValveState } from '../../../core/visit/valves';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
 import { TextField } from '../../parts/Field';

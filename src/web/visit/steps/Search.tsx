@@ -16,7 +16,6 @@ import { Button } from '../../parts/Button';
 import { Fold } from '../../parts/Fold';
 import { MARK_WORDS, orderReasonWords, partWords } from '../../../words/circuit';
 import { LeaksPanel } from '../panels/LeaksPanel';
-import { OwnDrawing } from '../drawing/OwnDrawing';
 import { SpotTray } from '../drawing/SpotTray';
 import { VisitDrawing, useReadingRound } from '../drawing/VisitDrawing';
 import { MethodTable } from '../panels/MethodTable';
@@ -80,9 +79,6 @@ export function Search() {
       </Fold>
       <Fold title="What finds what" about="and what each method cannot see">
         <MethodTable />
-      </Fold>
-      <Fold title="This machine’s own drawing" about="add, name or leave out a part">
-        <OwnDrawing />
       </Fold>
       {touched && <SpotTray key={touched.id} part={touched} onClose={() => setTouched(null)} />}
     </>

@@ -1,0 +1,69 @@
+/** What is built more than once in a machine, and what goes with each: a compressor's valves, a coil's valve and bends. */
+import type { Piping, PipingPart } from '../logbook/piping';
+import { type Changed, put } from './changes';
+import { type PartTypeName, knownType } from './parts';
+
+export const SIDE_BY_SIDE: readonly PartTypeName[] = [
+  'compressor',
+  'condenser',
+  'waterCondenser',
+  'receiver',
+  'evaporator',
+  'evaporatorBarrel',
+];
+/** What stands with a part of its own, so that a second one is side by side with all of it. */
+const GOES_WITH: Partial<Record<PartTypeName, readonly PartTypeName[]>> = {
+  compressor: ['serviceValveSuction', 'serviceValveDischarge', 'checkValve'],
+  evaporator: ['flareNut', 'expansionValve', 'evaporatorBends'],
+  condenser: ['condenserBends'],
+};
+
+/** From where to where a part stands with what goes with it. */
+export function runOf(
+  { parts, lines }: Pick<Piping, 'parts' | 'lines'>,
+  id: string,
+): { from: string; to: string } {
+  const typeOf = new Map(parts.map((part) => [part.id, knownType(part.type)]));
+  const with_ = GOES_WITH[typeOf.get(id) ?? 'other'] ?? [];
+  const reach = (by: 1 | -1): string => {
+    let end = id;
+    for (;;) {
+      const next = lines.flatMap(({ through }) => {
+        const at = through.indexOf(end);
+        return at < 0 ? [] : (through[at + by] ?? []);
+      });
+      const only = next.length === 1 ? next[0] : undefined;
+      if (only === undefined || only === id || !with_.includes(typeOf.get(only) ?? 'other')) return end;
+      end = only;
+    }
+  };
+  return { from: reach(-1), to: reach(1) };
+}
+
+/** A second one side by side with a part, with all that goes with it. `newId` is asked for an id for each of its parts. */
+export function secondBeside(drawing: Piping, id: string, newId: () => string): Changed {
+  const { from, to } = runOf(drawing, id);
+  const along = runBetween(drawing, from, to, id);
+  const parts = along.flatMap((each): PipingPart[] => {
+    const like = drawing.parts.find((part) => part.id === each);
+    return like ? [{ id: newId(), type: like.type, where: like.where }] : [];
+  });
+  return put(drawing, parts, { how: 'beside', from, to });
+}
+
+/** The parts of a run in the order of flow. */
+function runBetween({ lines }: Piping, from: string, to: string, through: string): string[] {
+  const next = (id: string): string | undefined =>
+    lines.flatMap((line) =>
+      line.through.includes(id) ? (line.through[line.through.indexOf(id) + 1] ?? []) : [],
+    )[0];
+  const found = [from];
+  for (
+    let at: string | undefined = from;
+    at !== undefined && at !== to && found.length <= lines.length * 50;
+  ) {
+    at = next(at);
+    if (at !== undefined) found.push(at);
+  }
+  return found.at(-1) === to ? found : [through];
+}
