@@ -155,7 +155,7 @@ function beside(
   { from, to }: Extract<Spot, { how: 'beside' }>,
 ): Changed {
   const stub = stubsOf(drawing).find(({ part }) => part === from);
-  const [first = '', last = first] = [ids[0], ids.at(-1)];
+  const first = ids[0] ?? '';
   if (stub && from === to && ids.length === 1)
     return ok({ ...drawing, stubs: [...stubsOf(drawing), { part: first, on: stub.on }] });
   const { before } = besideInFlow(drawing, from);
@@ -165,13 +165,25 @@ function beside(
     return refused({ code: 'notBetweenTwo', id: before.length === 1 ? to : from });
   const parting = branchAt(drawing, [enters.id, from], enters.id, `${first} in`);
   const meeting = branchAt(parting.drawing, [to, leaves.id], leaves.id, `${first} out`);
+  // What stands side by side with a run carries what the run carries, part for part.
+  const along = runBetween(drawing, from, to);
+  const carries = [parting.id, ...ids].map((_, at): Carries => {
+    if (at === 0) return enters.carries;
+    if (at === ids.length) return leaves.carries;
+    return along?.length === ids.length ? (along[at]?.carries ?? enters.carries) : enters.carries;
+  });
   const lines = [...meeting.drawing.lines];
-  const add = (carries: Carries, through: string[]) =>
-    lines.push({ id: newLine({ ...drawing, lines }, first), carries, through });
-  if (enters.carries === leaves.carries) add(enters.carries, [parting.id, ...ids, meeting.id]);
-  else {
-    add(enters.carries, [parting.id, ...ids]);
-    add(leaves.carries, [last, meeting.id]);
+  const whole = [parting.id, ...ids, meeting.id];
+  for (let at = 0; at < carries.length;) {
+    const carried = carries[at] ?? enters.carries;
+    const until = carries.findIndex((each, index) => index > at && each !== carried);
+    const end = until < 0 ? carries.length : until;
+    lines.push({
+      id: newLine({ ...drawing, lines }, first),
+      carries: carried,
+      through: whole.slice(at, end + 1),
+    });
+    at = end;
   }
   return ok({ ...meeting.drawing, lines });
 }
@@ -206,6 +218,18 @@ export function freeId({ parts }: Piping, wanted: string): string {
   let id = wanted;
   for (let next = 2; taken.has(id); next += 1) id = `${wanted} ${String(next)}`;
   return id;
+}
+
+/** The parts from one to another in the order of flow, each with what comes to it; null where that is no single line. */
+export function runBetween(drawing: Piping, from: string, to: string): Step[] | null {
+  const found: Step[] = [{ id: from, carries: besideInFlow(drawing, from).before[0]?.carries ?? 'liquid' }];
+  while (found.at(-1)?.id !== to) {
+    const { after } = besideInFlow(drawing, found.at(-1)?.id ?? '');
+    const next = after[0];
+    if (!next || after.length > 1 || found.some(({ id }) => id === next.id)) return null;
+    found.push(next);
+  }
+  return found;
 }
 
 function newLine({ lines }: Piping, partId: string): string {

@@ -1,6 +1,6 @@
 /** What is built more than once in a machine, and what goes with each: a compressor's valves, a coil's valve and bends. */
 import type { Piping, PipingPart } from '../logbook/piping';
-import { type Changed, put } from './changes';
+import { type Changed, put, runBetween } from './changes';
 import { type PartTypeName, knownType } from './parts';
 
 export const SIDE_BY_SIDE: readonly PartTypeName[] = [
@@ -43,27 +43,10 @@ export function runOf(
 /** A second one side by side with a part, with all that goes with it. `newId` is asked for an id for each of its parts. */
 export function secondBeside(drawing: Piping, id: string, newId: () => string): Changed {
   const { from, to } = runOf(drawing, id);
-  const along = runBetween(drawing, from, to, id);
+  const along = runBetween(drawing, from, to) ?? [{ id }];
   const parts = along.flatMap((each): PipingPart[] => {
-    const like = drawing.parts.find((part) => part.id === each);
+    const like = drawing.parts.find((part) => part.id === each.id);
     return like ? [{ id: newId(), type: like.type, where: like.where }] : [];
   });
   return put(drawing, parts, { how: 'beside', from, to });
-}
-
-/** The parts of a run in the order of flow. */
-function runBetween({ lines }: Piping, from: string, to: string, through: string): string[] {
-  const next = (id: string): string | undefined =>
-    lines.flatMap((line) =>
-      line.through.includes(id) ? (line.through[line.through.indexOf(id) + 1] ?? []) : [],
-    )[0];
-  const found = [from];
-  for (
-    let at: string | undefined = from;
-    at !== undefined && at !== to && found.length <= lines.length * 50;
-  ) {
-    at = next(at);
-    if (at !== undefined) found.push(at);
-  }
-  return found.at(-1) === to ? found : [through];
 }

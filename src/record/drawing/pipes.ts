@@ -10,13 +10,69 @@ export const middleOf = (part: PlacedPart): { x: number; y: number } => ({
   y: part.row * CELL + CELL / 2,
 });
 
-/** From part to part along the grid, so that pipes run square: across first, but up before across to the right. */
-export function pathOf(pipe: Pick<Pipe, 'through'>, byId: ReadonlyMap<string, PlacedPart>): string {
-  const points = pipe.through.flatMap((id) => byId.get(id) ?? []).map(middleOf);
-  return points.reduce((path, { x, y }, index) => {
-    const before = points[index - 1];
-    if (!before) return `M${String(x)} ${String(y)}`;
-    const upFirst = y < before.y && x > before.x;
-    return upFirst ? `${path}V${String(y)}H${String(x)}` : `${path}H${String(x)}V${String(y)}`;
+type Point = readonly [x: number, y: number];
+
+/** So near to a line the middle of a part counts as crossed. */
+const CROSSED = 14;
+
+const isOn = ([x, y]: Point, [x1, y1]: Point, [x2, y2]: Point): boolean =>
+  x > Math.min(x1, x2) - CROSSED &&
+  x < Math.max(x1, x2) + CROSSED &&
+  y > Math.min(y1, y2) - CROSSED &&
+  y < Math.max(y1, y2) + CROSSED;
+
+/**
+ * Square ways from one point to another, as one would draw them: across first, but up before across to the right; then the
+ * other way round, and by the free lane between two cells.
+ */
+function ways([x1, y1]: Point, [x2, y2]: Point): Point[][] {
+  const across: Point = [x2, y1];
+  const along: Point = [x1, y2];
+  const lane = y2 + (y1 <= y2 ? -CELL / 2 : CELL / 2);
+  const aisle = x2 + (x1 <= x2 ? -CELL / 2 : CELL / 2);
+  const upFirst = y2 < y1 && x2 > x1;
+  return [
+    [upFirst ? along : across],
+    [upFirst ? across : along],
+    [
+      [x1, lane],
+      [x2, lane],
+    ],
+    [
+      [aisle, y1],
+      [aisle, y2],
+    ],
+  ];
+}
+
+/** The way of `ways` that crosses the fewest of the other parts, the first of equals. */
+function wayBetween(from: Point, to: Point, others: readonly Point[]): Point[] {
+  let best: { points: Point[]; crossed: number } | null = null;
+  for (const middle of ways(from, to)) {
+    const points = [...middle, to];
+    const crossed = others.filter((part) =>
+      points.some((point, at) => isOn(part, points[at - 1] ?? from, point)),
+    ).length;
+    if (best === null || crossed < best.crossed) best = { points, crossed };
+    if (crossed === 0) break;
+  }
+  return best?.points ?? [to];
+}
+
+/** From part to part along the grid, so that pipes run square and past what does not stand in them. */
+export function pathOf({ through }: Pick<Pipe, 'through'>, byId: ReadonlyMap<string, PlacedPart>): string {
+  const parts = through.flatMap((id) => byId.get(id) ?? []);
+  const at = (part: PlacedPart): Point => {
+    const { x, y } = middleOf(part);
+    return [x, y];
+  };
+  const written = ([x, y]: Point): string => `${String(x)} ${String(y)}`;
+  return parts.reduce((path, part, index) => {
+    const before = parts[index - 1];
+    if (!before) return `M${written(at(part))}`;
+    const others = [...byId.values()].filter((each) => each !== part && each !== before).map(at);
+    return `${path}${wayBetween(at(before), at(part), others)
+      .map((point) => `L${written(point)}`)
+      .join('')}`;
   }, '');
 }

@@ -3,6 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { LAYOUTS, circuitMap } from '../../core/circuit/layouts';
 import { drawingOf, mapOfDrawing } from '../../core/circuit/drawing';
 import { withOlderParts } from '../../core/circuit/olderDrawing';
+import { put } from '../../core/circuit/changes';
+import { secondBeside } from '../../core/circuit/sideBySide';
+import { takeOut } from '../../core/circuit/takingOut';
+import { seeded } from '../../core/testkit/seeded';
 import { dayOf } from '../../core/quantity/day';
 import { ROUND, partOfPlace } from '../../core/visit/readings/places';
 import { COLUMNS, SECTIONS } from './layoutCells';
@@ -87,4 +91,64 @@ test('a part of its own stands in a free cell near its neighbour', () => {
   // In flow, one after the other, behind the line that they were put beside.
   const line = pipes.find(({ through }) => through[0] === 'suctionLine')?.through ?? [];
   expect(line.slice(1, 7).every((id) => id.startsWith('own'))).toBe(true);
+});
+
+/** A machine of a layout, with up to six changes by chance. */
+function changedMap(seed: number, layout: (typeof LAYOUTS)[number]) {
+  const chance = seeded(seed);
+  const one = <Item>(items: readonly Item[]): Item => items[Math.floor(chance() * items.length)] as Item;
+  let drawing = drawingOf({ layout, rooms: rooms(1 + (seed % 2)) });
+  for (let step = 0; step < 6; step += 1) {
+    const id = `own${String(step)}`;
+    const part = one(drawing.parts.filter(({ type }) => type !== 'drainPan'));
+    const [line, other] = [one(drawing.lines), one(drawing.lines)];
+    const at = Math.floor(chance() * (line.through.length - 1));
+    const changed = one([
+      () =>
+        put(drawing, [{ id, type: 'ballValve' }], {
+          how: 'inLine',
+          between: [line.through[at] ?? '', line.through[at + 1] ?? ''],
+        }),
+      () => put(drawing, [{ id, type: 'accessPort' }], { how: 'stub', on: part.id }),
+      () => secondBeside(drawing, part.id, () => `${id}-${String((count += 1))}`),
+      () =>
+        put(drawing, [{ id, type: 'hotGasValve' }], {
+          how: 'across',
+          from: [line.through[0] ?? '', line.through[1] ?? ''],
+          to: [other.through[0] ?? '', other.through[1] ?? ''],
+          carries: 'hotGas',
+        }),
+      () => takeOut(drawing, part.id, '2026-01-01'),
+    ])();
+    if (changed.ok) drawing = changed.value;
+  }
+  return mapOfDrawing(drawing, dayOf('2026-11-23'));
+}
+let count = 0;
+
+test('two hundred machines with changes by chance: each part in a cell of its own, within the width', () => {
+  let own = 0;
+  for (let seed = 1; seed <= 200; seed += 1) {
+    const map = changedMap(seed, LAYOUTS[seed % LAYOUTS.length] ?? 'split');
+    for (let page = 0; page < pagesOf(map); page += 1) {
+      const { parts, rows, slotOf } = drawn(map, page);
+      const cells = parts.map((part) => `${String(part.column)} ${String(part.row)}`);
+      expect(new Set(cells).size, `seed ${String(seed)}`).toBe(cells.length);
+      for (const part of parts) {
+        expect(part.column >= 0 && part.column < COLUMNS && part.row < rows, `seed ${String(seed)}`).toBe(
+          true,
+        );
+        own += Number(part.own === true);
+      }
+      for (const place of ROUND) {
+        const [column, row, width] = slotOf(place, partOfPlace(map, place)?.id ?? '') ?? [0, -1, 0];
+        for (const each of parts.filter((part) => part.own && part.row === row))
+          expect(
+            each.column + 0.75 <= column || each.column + 0.25 >= column + width,
+            `seed ${String(seed)}: ${place}`,
+          ).toBe(true);
+      }
+    }
+  }
+  expect(own).toBeGreaterThan(400);
 });

@@ -8,7 +8,7 @@ import { type PartTypeName, partType } from '../../../core/circuit/parts';
 import { SIDE_BY_SIDE, secondBeside } from '../../../core/circuit/sideBySide';
 import { dayText } from '../../../core/quantity/day';
 import { LINE_WORDS, PART_WORDS, partName, partWords } from '../../../words/circuit';
-import { uncapped } from '../../../words/list';
+import { capped, uncapped } from '../../../words/list';
 import type { Joint } from '../../drawing/LinePaths';
 import { ApiError } from '../../forms/ApiError';
 import { Button } from '../../parts/Button';
@@ -72,7 +72,7 @@ export function PartTray({ part, onJoint, onClose }: Props) {
             className="min-h-14"
             onClick={() => onJoint(joint)}
           >
-            {`${LINE_WORDS[joint.carries]} ${joint.to ? `to ${uncapped(nameOf(joint.other))}` : `from ${uncapped(nameOf(joint.one))}`}`}
+            {`${capped(LINE_WORDS[joint.carries])} ${joint.to ? `to ${uncapped(nameOf(joint.other))}` : `from ${uncapped(nameOf(joint.one))}`}`}
           </Button>
         ))}
         {SIDE_BY_SIDE.includes(part.type) && (

@@ -5,7 +5,8 @@
 import { useState } from 'react';
 import type { Joint } from '../../drawing/LinePaths';
 import { CircuitDrawing } from '../../drawing/CircuitDrawing';
-import { partWords } from '../../../words/circuit';
+import { partName } from '../../../words/circuit';
+import { uncapped } from '../../../words/list';
 import type { MapPart } from '../../../core/circuit/map';
 import { Button } from '../../parts/Button';
 import { useVisit } from '../visitContext';
@@ -22,7 +23,7 @@ export function PipingDrawing({ onDone }: { onDone: () => void }) {
   const [answering, setAnswering] = useState(false);
   const wordsOf = (id: string): string => {
     const found = map.parts.find((each) => each.id === id);
-    return found ? partWords(found) : id;
+    return found ? partName(found) : id;
   };
   const close = () => {
     setPart(null);
@@ -32,7 +33,7 @@ export function PipingDrawing({ onDone }: { onDone: () => void }) {
     <section aria-label="How it is piped">
       <p className="mb-1 font-semibold">
         {from
-          ? `From ${wordsOf(from.one)} on: touch where the line ends`
+          ? `From ${uncapped(wordsOf(from.one))} on: touch where the line ends`
           : 'How it is piped: touch a part, or a line'}
       </p>
       <CircuitDrawing
