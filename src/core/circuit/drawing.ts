@@ -82,6 +82,12 @@ function sectionsByPart(drawing: Piping, layout: readonly MapSection[]): Map<str
   const found = new Map<string, MapSection>();
   const here = new Set(drawing.parts.map(({ id }) => id));
   for (const section of layout) for (const { id } of section.parts) if (here.has(id)) found.set(id, section);
+  // Of its own: where it was put, where that is one section alone.
+  for (const { id, where } of drawing.parts) {
+    const there = layout.filter((section) => section.where === where);
+    const [only] = there;
+    if (only && there.length === 1 && !found.has(id)) found.set(id, only);
+  }
   const all = joints(drawing);
   for (let grew = found.size > 0; grew;) {
     grew = false;

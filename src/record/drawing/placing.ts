@@ -7,7 +7,8 @@ import type { Side } from '../../core/circuit/parts';
 import type { Carries } from '../../core/logbook/piping';
 import { type PlaceName, partOfPlace } from '../../core/visit/readings/places';
 import { SECTIONS, type Slot } from './layoutCells';
-import { type SectionCells, sectionCells } from './sectionCells';
+import type { SectionCells } from './grid';
+import { sectionCells } from './sectionCells';
 
 /** more branches than this are pages */
 export const BRANCHES_OF_A_PAGE = 4;

@@ -4,161 +4,47 @@
  */
 import type { CircuitMap, MapSection } from '../../core/circuit/map';
 import { joints } from '../../core/circuit/pieces';
-import type { PlaceName } from '../../core/visit/readings/places';
-import { COLUMNS, SECTIONS, type Slot } from './layoutCells';
-
-export type Cell = readonly [column: number, row: number];
-
-export interface SectionCells {
-  cells: ReadonlyMap<string, Cell>;
-  rows: number;
-  slots: ReadonlyMap<PlaceName | 'split', Slot>;
-}
-
-/** Parts of a section without a layout, so far apart. */
-const FREE_STEP = 2;
+import { type Cell, Grid, type SectionCells } from './grid';
 
 /** A part of a layout that has no cell is a fault of ours and throws. */
 export function sectionCells(
   map: Pick<CircuitMap, 'parts' | 'lines' | 'stubs'>,
   section: MapSection,
 ): SectionCells {
-  const grid = new Grid(section);
-  const own = section.parts.filter((part) => part.own && !grid.cells.has(part.id)).map(({ id }) => id);
   const ids = new Set(section.parts.map(({ id }) => id));
+  const place = new Map(map.parts.map(({ id }, index) => [id, index]));
+  const first = place.get(section.parts[0]?.id ?? '') ?? 0;
   const beside = new Map<string, string[]>();
-  for (const [one, other] of joints(map))
-    for (const [id, next] of [
-      [one, other],
-      [other, one],
-    ] as const)
-      if (ids.has(id) && ids.has(next)) beside.set(id, [...(beside.get(id) ?? []), next]);
+  const note = (id: string, next: string): void => {
+    if (ids.has(id)) beside.set(id, [...(beside.get(id) ?? []), next]);
+  };
+  const lines = joints(map).filter(([one, other]) => ids.has(one) || ids.has(other));
+  const isAbove = (id: string): boolean => (place.get(id) ?? 0) < first;
+  const grid = new Grid(section, lines, (one, other) =>
+    ids.has(one) && ids.has(other) ? null : isAbove(ids.has(one) ? other : one) ? 'up' : 'down',
+  );
+  const own = section.parts.filter((part) => part.own && !grid.cells.has(part.id)).map(({ id }) => id);
+  for (const [one, other] of lines) {
+    note(one, other);
+    note(other, one);
+  }
   for (let left = own; left.length > 0;) {
-    const placedBeside = (id: string): Cell[] =>
-      (beside.get(id) ?? []).flatMap((next) => [grid.cells.get(next)].filter((cell) => cell !== undefined));
+    const placedBeside = (id: string): Cell[] => {
+      const neighbours = beside.get(id) ?? [];
+      const inside = neighbours.flatMap((next) =>
+        [grid.cells.get(next)].filter((cell) => cell !== undefined),
+      );
+      const [only] = inside;
+      if (!only || inside.length > 1) return inside;
+      // Its line leaves the section straight up or down, to where the other part stands.
+      const outside = neighbours.find((next) => !ids.has(next));
+      if (outside === undefined) return inside;
+      return [only, [only[0], isAbove(outside) ? -1 : grid.rows]];
+    };
     // What has most of its neighbours in place finds its own place best.
     const next = left.reduce((best, id) => (placedBeside(id).length > placedBeside(best).length ? id : best));
     grid.place(next, placedBeside(next));
     left = left.filter((id) => id !== next);
   }
   return grid;
-}
-
-class Grid implements SectionCells {
-  readonly cells = new Map<string, Cell>();
-  slots: Map<PlaceName | 'split', Slot>;
-  rows: number;
-
-  constructor({ kind, prefix, parts }: MapSection) {
-    const layout = SECTIONS[kind];
-    this.rows = layout.rows;
-    this.slots = new Map(Object.entries(layout.slots) as [PlaceName | 'split', Slot][]);
-    const loose = kind === 'free' ? parts : [];
-    for (const part of parts) {
-      const cell = layout.cells[part.id.slice(prefix.length)];
-      if (cell && !part.own) this.cells.set(part.id, cell);
-      else if (!part.own) throw new Error(`No cell for ${part.id}: add it to the section ${kind}.`);
-    }
-    const across = COLUMNS / FREE_STEP;
-    for (const [index, { id }] of loose.entries()) {
-      const row = Math.floor(index / across);
-      const along = (index % across) * FREE_STEP;
-      // As one reads a field that is ploughed: back and forth, so that lines run on.
-      this.put(id, [row % 2 === 0 ? COLUMNS - 1 - along : COLUMNS - 1 - (COLUMNS - FREE_STEP) + along, row]);
-    }
-  }
-
-  private put(id: string, cell: Cell): void {
-    this.cells.set(id, cell);
-    this.rows = Math.max(this.rows, cell[1] + 1);
-  }
-
-  private isFree([column, row]: Cell): boolean {
-    if (column < 0 || column >= COLUMNS || row < 0 || row >= this.rows) return false;
-    for (const [c, r] of this.cells.values()) if (c === column && r === row) return false;
-    for (const [from, at, width] of this.slots.values())
-      if (at === row && column + 1 > from && column < from + width) return false;
-    return true;
-  }
-
-  /** Everything from this row on moves down by one. */
-  private insertRow(at: number): void {
-    for (const [id, [column, row]] of this.cells) if (row >= at) this.cells.set(id, [column, row + 1]);
-    for (const [place, [from, row, width]] of this.slots)
-      if (row >= at) this.slots.set(place, [from, row + 1, width]);
-    this.rows += 1;
-  }
-
-  place(id: string, neighbours: readonly Cell[]): void {
-    const [one, other] = neighbours;
-    if (one && other) this.put(id, this.between(one, other));
-    else this.put(id, this.near(one ?? [COLUMNS - 1, this.rows - 1]));
-  }
-
-  private between([c1, r1]: Cell, [c2, r2]: Cell): Cell {
-    const straight = this.straight([c1, r1], [c2, r2]);
-    if (straight) return straight;
-    if (c1 === c2) {
-      this.insertRow(Math.max(r1, r2));
-      return [c1, Math.max(r1, r2)];
-    }
-    if (r1 === r2) return this.sideways(Math.min(c1, c2), Math.max(c1, c2), r1);
-    const corner = (
-      [
-        [c2, r1],
-        [c1, r2],
-      ] as const
-    ).find((cell) => this.isFree(cell));
-    return corner ?? this.near([c2, r2]);
-  }
-
-  /** A free cell on the straight way between two, the nearest to its middle. */
-  private straight([c1, r1]: Cell, [c2, r2]: Cell): Cell | null {
-    if (c1 !== c2 && r1 !== r2) return null;
-    const length = Math.abs(c2 - c1) + Math.abs(r2 - r1);
-    const way = Array.from({ length: Math.max(0, length - 1) }, (_, i): Cell => [
-      c1 + Math.sign(c2 - c1) * (i + 1),
-      r1 + Math.sign(r2 - r1) * (i + 1),
-    ]).filter((cell) => this.isFree(cell));
-    const off = ([c, r]: Cell): number => Math.abs(c - (c1 + c2) / 2) + Math.abs(r - (r1 + r2) / 2);
-    return way.sort((a, b) => off(a) - off(b))[0] ?? null;
-  }
-
-  /** Between two side by side: what stands to the left makes room; where it cannot, the line goes down and up again. */
-  private sideways(left: number, right: number, row: number): Cell {
-    const run = [...this.cells]
-      .filter(([, [c, r]]) => r === row && c <= left)
-      .sort(([, a], [, b]) => b[0] - a[0]);
-    let end = left;
-    const moved: string[] = [];
-    for (const [id, [column]] of run) {
-      if (column < end) break;
-      moved.push(id);
-      end -= 1;
-    }
-    // The outermost column belongs to the line that runs down there.
-    if (end >= 1 && this.isFree([end, row])) {
-      for (const id of moved) {
-        const [column] = this.cells.get(id) ?? [0];
-        this.cells.set(id, [column - 1, row]);
-      }
-      return [left, row];
-    }
-    this.insertRow(row + 1);
-    return [right, row + 1];
-  }
-
-  /** The free cell nearest to another; in a row of its own below it where none is at hand. */
-  private near([column, row]: Cell): Cell {
-    const far = ([c, r]: Cell): number => Math.abs(c - column) + Math.abs(r - row);
-    const free = Array.from({ length: COLUMNS * this.rows }, (_, i): Cell => [
-      i % COLUMNS,
-      Math.floor(i / COLUMNS),
-    ])
-      .filter((cell) => this.isFree(cell))
-      .sort((a, b) => far(a) - far(b))[0];
-    if (free && far(free) <= 1) return free;
-    this.insertRow(row + 1);
-    return [column, row + 1];
-  }
 }
