@@ -67,13 +67,19 @@ function mapPart({ id, type, name, where }: PipingPart, section: MapSection | un
 
 /** Where two of a type stand in one place without a name, those of this machine's own bear a number. */
 function numbered(parts: readonly MapPart[]): MapPart[] {
+  const alike = ({ type, where }: MapPart): string => `${type} ${where}`;
   const seen = new Map<string, number>();
+  const count = (part: MapPart): number => {
+    const nth = (seen.get(alike(part)) ?? 0) + 1;
+    seen.set(alike(part), nth);
+    return nth;
+  };
+  const nameless = parts.filter((part) => part.name === undefined);
+  nameless.filter((part) => !part.own).forEach(count);
+  const nthOf = new Map(nameless.filter((part) => part.own).map((part) => [part.id, count(part)]));
   return parts.map((part) => {
-    if (part.name !== undefined) return part;
-    const alike = `${part.type} ${part.where}`;
-    const nth = (seen.get(alike) ?? 0) + 1;
-    seen.set(alike, nth);
-    return part.own && nth > 1 ? { ...part, nth } : part;
+    const nth = nthOf.get(part.id) ?? 1;
+    return nth > 1 ? { ...part, nth } : part;
   });
 }
 

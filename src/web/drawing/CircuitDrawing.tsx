@@ -27,6 +27,9 @@ interface Props {
   onValue?: ((value: ValueShown) => void) | undefined;
   /** a place on a line is touched */
   onLine?: (joint: Joint) => void;
+  /** which page of its circuits is shown, where the one who draws keeps it */
+  page?: number;
+  onPage?: (page: number) => void;
   /** stands beside the way to the list */
   aside?: ReactNode;
 }
@@ -36,7 +39,8 @@ const labelAt = (row: number): number => (row === 0 ? 2 : CELL + 8);
 
 export function CircuitDrawing(props: Props) {
   const { map, values = [], onValue } = props;
-  const [page, setPage] = useState(0);
+  const [own, setOwn] = useState(0);
+  const { page = own, onPage: setPage = setOwn } = props;
   const pages = pagesOf(map);
   const current = Math.min(page, pages - 1);
   const drawing = drawn(map, current);

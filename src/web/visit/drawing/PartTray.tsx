@@ -6,6 +6,7 @@ import { named, strike, takeOut } from '../../../core/circuit/takingOut';
 import type { MapPart } from '../../../core/circuit/map';
 import { type PartTypeName, partType } from '../../../core/circuit/parts';
 import { SIDE_BY_SIDE, secondBeside } from '../../../core/circuit/sideBySide';
+import { shutParts } from '../../../core/visit/valves';
 import { dayText } from '../../../core/quantity/day';
 import { LINE_WORDS, PART_WORDS, partName, partWords } from '../../../words/circuit';
 import { capped, uncapped } from '../../../words/list';
@@ -37,9 +38,8 @@ interface Props {
 }
 
 export function PartTray({ part, onJoint, onClose }: Props) {
-  const { map, drawing, day } = useVisit();
+  const { map, drawing } = useVisit();
   const { change, error, writing } = useDrawingChange();
-  const [name, setName] = useState(part.name ?? '');
   const words = partWords(part);
   const write = async (changed: Changed, said: string) => {
     if (await change(changed, said)) onClose();
@@ -101,35 +101,56 @@ export function PartTray({ part, onJoint, onClose }: Props) {
           </div>
         </Fold>
       )}
-      <Fold title="Its name, or that it is gone" about="taken out, never was there">
-        <TextField
-          label="Called here"
-          optional
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <div className="flex flex-wrap gap-2">
-          <Button
-            disabled={writing}
-            onClick={() => void write(named(drawing, part.id, name), 'The part has its name.')}
-          >
-            Keep the name
-          </Button>
-          <Button
-            disabled={writing}
-            onClick={() => void write(takeOut(drawing, part.id, dayText(day)), `${words}: taken out.`)}
-          >
-            Taken out today
-          </Button>
-          <Button
-            weight="quiet"
-            disabled={writing}
-            onClick={() => void write(strike(drawing, part.id), `${words}: this machine has none.`)}
-          >
-            This machine has none
-          </Button>
-        </div>
-      </Fold>
+      <NameOrGone part={part} busy={writing} onChange={(changed, said) => void write(changed, said)} />
     </Tray>
+  );
+}
+
+function NameOrGone({
+  part,
+  busy,
+  onChange,
+}: {
+  part: MapPart;
+  busy: boolean;
+  onChange: (changed: Changed, said: string) => void;
+}) {
+  const { map, drawing, day, view } = useVisit();
+  const [name, setName] = useState(part.name ?? '');
+  const isShut = shutParts(view.standing.history.entries, map).has(part.id);
+  const words = partWords(part);
+  return (
+    <Fold title="Its name, or that it is gone" about="taken out, never was there">
+      <TextField
+        label="Called here"
+        optional
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      {isShut && (
+        <p className="mb-2 text-ochre">◐ It is written down as shut: say “open again” before it goes.</p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Button
+          disabled={busy}
+          onClick={() => onChange(named(drawing, part.id, name), 'The part has its name.')}
+        >
+          Keep the name
+        </Button>
+        <Button
+          disabled={busy || isShut}
+          onClick={() => onChange(takeOut(drawing, part.id, dayText(day)), `${words}: taken out.`)}
+        >
+          Taken out today
+        </Button>
+        <Button
+          weight="quiet"
+          disabled={busy || isShut}
+          onClick={() => onChange(strike(drawing, part.id), `${words}: this machine has none.`)}
+        >
+          This machine has none
+        </Button>
+      </div>
+    </Fold>
   );
 }

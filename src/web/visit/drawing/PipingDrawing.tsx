@@ -14,7 +14,13 @@ import { AnswersTray } from './AnswersTray';
 import { JointTray } from './JointTray';
 import { PartTray } from './PartTray';
 
-export function PipingDrawing({ onDone }: { onDone: () => void }) {
+interface Props {
+  /** which circuits of many are shown */
+  paged: { page: number; onPage: (page: number) => void };
+  onDone: () => void;
+}
+
+export function PipingDrawing({ paged, onDone }: Props) {
   const { map } = useVisit();
   const [part, setPart] = useState<MapPart | null>(null);
   const [joint, setJoint] = useState<Joint | null>(null);
@@ -37,6 +43,7 @@ export function PipingDrawing({ onDone }: { onDone: () => void }) {
           : 'How it is piped: touch a part, or a line'}
       </p>
       <CircuitDrawing
+        {...paged}
         map={map}
         label="How the machine is piped: touch a part or a line to change it"
         shown={(each) => ({ lit: from && (each.id === from.one || each.id === from.other) ? 'for' : null })}

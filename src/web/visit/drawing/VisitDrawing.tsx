@@ -1,6 +1,5 @@
 /** The machine of this visit as the form of every step: one drawing, whose layers and touches the step chooses. */
 import { useMemo, useState } from 'react';
-import { answersOf } from '../../../core/circuit/drawing';
 import type { MapPart } from '../../../core/circuit/map';
 import { type PlaceName, ROUND, isReadOff, placesAt } from '../../../core/visit/readings/places';
 import type { Quantity } from '../../../core/visit/notes/stated';
@@ -60,16 +59,24 @@ interface Props {
 
 export function VisitDrawing(props: Props) {
   const [piping, setPiping] = useState(false);
+  const [page, onPage] = useState(0);
+  const paged = { page, onPage };
   return piping ? (
-    <PipingDrawing onDone={() => setPiping(false)} />
+    <PipingDrawing paged={paged} onDone={() => setPiping(false)} />
   ) : (
-    <StepDrawing {...props} onPiping={() => setPiping(true)} />
+    <StepDrawing {...props} paged={paged} onPiping={() => setPiping(true)} />
   );
 }
 
-function StepDrawing({ onPiping, ...props }: Props & { onPiping: () => void }) {
+/** Which circuits of many are shown, the same where they are read and where they are drawn. */
+interface Paged {
+  page: number;
+  onPage: (page: number) => void;
+}
+
+function StepDrawing({ onPiping, paged, ...props }: Props & { paged: Paged; onPiping: () => void }) {
   const { label, asked = ROUND, round, shown, onPart, values = true, still = false } = props;
-  const { map, drawing, units, atmosphere, view, visitId, step, record } = useVisit();
+  const { map, units, atmosphere, view, visitId, step, record } = useVisit();
   const { series, now, figuresFor } = useReadings();
   const [chosen, setChosen] = useState<MapPart | null>(null);
   const shut = useMemo(() => shutParts(view.standing.history.entries, map), [view, map]);
@@ -102,7 +109,7 @@ function StepDrawing({ onPiping, ...props }: Props & { onPiping: () => void }) {
   return (
     <>
       <CircuitDrawing
-        key={answersOf(drawing)?.layout}
+        {...paged}
         map={map}
         label={label}
         shown={(part) => ({ shut: shut.has(part.id), ...shown?.(part) })}
