@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
 import { entriesTable } from './entriesTable';
 import { formatSchema } from './formatSchema';
+import { partsTable } from './partsTable';
 import { BEGIN, END, roomsDrawing } from './roomsDrawing';
 
 const page = (path: string): string => readFileSync(path, 'utf8');
@@ -18,6 +19,12 @@ it('the table of entries tells the records', () => {
   const table = bare(entriesTable());
   expect(bare(page('docs/format/entries.md'))).toBe(table);
   expect(table).toContain('| `refrigerantAdded` | Gas added | Charge | yes |');
+});
+
+it('the table of parts tells their types', () => {
+  const table = bare(partsTable());
+  expect(bare(page('docs/format/piping.md'))).toBe(table);
+  expect(table).toContain('| `ballValve` | Ball valve | high | in flow, can be shut |');
 });
 
 it('the drawing of the rooms is that of the dependency check', () => {
