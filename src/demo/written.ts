@@ -1,4 +1,5 @@
 /** The hand-written part of the story: the contractor's large sites, each showing something of the rules. */
+import { drawingOf } from '../core/circuit/drawing';
 import { MachineStory } from './machine';
 import type { StoryWriter } from './writer';
 
@@ -45,6 +46,7 @@ function writeRackB(story: StoryWriter): void {
       installedOn: story.date(YEARS_AGO(10.5)),
       automaticDetection: 'none',
       serves: ['fh-5', 'fh-6'],
+      drawing: drawingOf({ layout: 'rack', rooms: ['freezer 1', 'freezer 2'], compressors: 4 }),
     },
     'lb',
   );

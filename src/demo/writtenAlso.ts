@@ -1,4 +1,5 @@
 /** The hand-written part of the story, continued: hospital, orchard and the metric ferry terminal. */
+import { drawingOf } from '../core/circuit/drawing';
 import { MachineStory } from './machine';
 import type { StoryWriter } from './writer';
 
@@ -72,6 +73,7 @@ export function writeHospital(story: StoryWriter): void {
       category: 'comfortCooling',
       refrigerant: 'R-134a',
       installedOn: story.date(YEARS_AGO(9)),
+      drawing: drawingOf({ layout: 'chiller', rooms: [], compressors: 2 }),
     },
     'lb',
   )

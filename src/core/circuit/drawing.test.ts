@@ -44,6 +44,27 @@ describe.each(LAYOUTS)('answers of %s', (layout) => {
   });
 });
 
+test('four compressors and two coils in each room stand side by side, each parted by its own valves', () => {
+  const map = mapFrom({ layout: 'twoRooms', rooms: ['one', 'two'], compressors: 4, coils: 2 });
+  const of = (type: string) => map.parts.filter((part) => part.type === type);
+  expect(of('compressor')).toHaveLength(4);
+  expect(
+    of('evaporator')
+      .map(({ where }) => where)
+      .sort(),
+  ).toEqual(['one', 'one', 'two', 'two']);
+  expect(of('expansionValve')).toHaveLength(4);
+  const valves = [...of('serviceValveSuction'), ...of('serviceValveDischarge')].map(({ id }) => id);
+  expect(valves).toHaveLength(8);
+  // The first one's two valves shut: it alone is cut off, and the others run on.
+  const first = shut('suctionValve', 'dischargeValve');
+  expect(idsOf(sectionOf(map, first, 'compressor'))).toEqual(['compressor']);
+  expect([...cutsOffCompressor(map, first)].sort()).toEqual([...first].sort());
+  expect(
+    sectionsOf(map, new Set(valves)).filter((section) => section[0]?.type === 'compressor'),
+  ).toHaveLength(4);
+});
+
 describe('what older visits wrote', () => {
   const own = mapFrom(splitAnswers, {
     added: [

@@ -5,14 +5,27 @@
 import { z } from 'zod';
 import type { Piping, PipingPart } from '../logbook/piping';
 import type { Day } from '../quantity/day';
+import { secondBeside } from './sideBySide';
 import { standing } from './takingOut';
 import { LAYOUTS, circuitMap } from './layouts';
 import type { CircuitMap, MapPart, MapSection } from './map';
-import { knownType } from './parts';
+import { type PartTypeName, knownType } from './parts';
 import { joints } from './pieces';
 
-const answersSchema = z.object({ layout: z.enum(LAYOUTS), rooms: z.array(z.string()) });
-/** What was answered when a machine was set up: what it is like, and the names on the doors of what it cools. */
+/** so many stand side by side at most */
+export const MOST_SIDE_BY_SIDE = 4;
+const count = z.number().int().min(1).max(MOST_SIDE_BY_SIDE).optional();
+const answersSchema = z.object({
+  layout: z.enum(LAYOUTS),
+  rooms: z.array(z.string()),
+  compressors: count,
+  /** in each room */
+  coils: count,
+});
+/**
+ * What was answered when a machine was set up: what it is like, the names on the doors of what it cools, how many compressors
+ * and coils stand side by side.
+ */
 export type Answers = z.infer<typeof answersSchema>;
 
 /** The answers of a drawing; null where it came from another program. */
@@ -22,7 +35,17 @@ export const answersOf = (drawing: Piping): Answers | null =>
 /** The drawing that follows from answers alone. */
 export function drawingOf(answers: Answers): Piping {
   const { parts, lines, stubs } = circuitMap(answers.layout, answers.rooms);
-  return { parts: [...parts], lines: [...lines], stubs: [...stubs], answers };
+  const one: Piping = { parts: [...parts], lines: [...lines], stubs: [...stubs], answers };
+  const idsOf = (type: PartTypeName): string[] =>
+    parts.filter((part) => part.type === type).map(({ id }) => id);
+  const more = (drawing: Piping, id: string, wanted = 1): Piping =>
+    Array.from({ length: wanted - 1 }).reduce<Piping>((now, _, index) => {
+      let part = 0;
+      const second = secondBeside(now, id, () => `${id} ${String(index + 2)}.${String((part += 1))}`);
+      return second.ok ? second.value : now;
+    }, drawing);
+  const compressors = idsOf('compressor').reduce((now, id) => more(now, id, answers.compressors), one);
+  return idsOf('evaporator').reduce((now, id) => more(now, id, answers.coils), compressors);
 }
 
 /** The map of a drawing as it stands on a day. A type that is none of ours is a part of no kind, called by its word. */

@@ -128,14 +128,17 @@ export class Grid implements SectionCells {
     const far = ([c, r]: Cell): number => Math.abs(c - column) + Math.abs(r - row);
     const nearest = (cells: readonly Cell[]): Cell | undefined =>
       cells.filter((cell) => this.isFree(cell) && !this.isOnLine(cell)).sort((a, b) => far(a) - far(b))[0];
-    const around = [-1, 1].flatMap((by): Cell[] => [
-      [column + by, row],
-      [column, row + by],
-    ]);
+    // To the right first; the outermost column on the left belongs to the line that comes back there.
+    const around: Cell[] = [
+      [column + 1, row],
+      [column, row + 1],
+      [column, row - 1],
+      ...(column > 1 ? [[column - 1, row] as const] : []),
+    ];
     const free = nearest(around);
     if (free) return free;
     this.insertRow(row + 1);
-    const below = Array.from({ length: COLUMNS }, (_, c): Cell => [c, row + 1]);
+    const below = Array.from({ length: COLUMNS - 1 }, (_, c): Cell => [c + 1, row + 1]);
     return nearest(below) ?? [column, row + 1];
   }
 
