@@ -9,6 +9,7 @@ import { printHolds } from './hold';
 import { benchForecast, printForecasts } from './forecast';
 import type { Comparison } from './measure';
 import { benchPapers } from './papers';
+import { benchPiping } from './piping';
 import { benchVisits } from './visits';
 
 const rows: Comparison[] = [
@@ -16,6 +17,7 @@ const rows: Comparison[] = [
   ...(await benchAppend()),
   ...(await benchRise()),
   ...(await benchForecast()),
+  ...(await benchPiping()),
   ...(await benchVisits()),
   ...(await benchPapers()),
 ];

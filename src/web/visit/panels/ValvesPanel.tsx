@@ -31,7 +31,12 @@ export function ValvesPanel() {
       <ApiError error={deed.error} />
       <ul>
         {shut.map((valve) => (
-          <ShutValve key={valve.valve} valve={valve} busy={deed.writing} onOpen={() => open(valve)} />
+          <ShutValve
+            key={valve.part ?? valve.valve}
+            valve={valve}
+            busy={deed.writing}
+            onOpen={() => open(valve)}
+          />
         ))}
       </ul>
     </section>
@@ -40,7 +45,7 @@ export function ValvesPanel() {
 
 function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; onOpen: () => void }) {
   const { newEntry } = useVisit();
-  const deed = useVisitWrite(`leave shut ${valve.valve}`);
+  const deed = useVisitWrite(`leave shut ${valve.part ?? valve.valve}`);
   const [leaving, setLeaving] = useState(false);
   const [why, setWhy] = useState('');
   const leave = async () => {
@@ -48,6 +53,7 @@ function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; 
     const entry = newEntry('readings', {
       tool: 'valve',
       valve: valve.valve,
+      part: valve.part,
       state: 'leftShut',
       ofCompressor: valve.ofCompressor,
       why: why.trim(),
@@ -60,6 +66,7 @@ function ShutValve({ valve, busy, onOpen }: { valve: ValveState; busy: boolean; 
         <p>
           <span className="font-semibold">{valve.valve}</span>{' '}
           <span className="text-soft">shut since {dayWords(valve.shutOn)}</span>
+          {valve.leaksBy && <span className="block text-ochre">◐ does not hold</span>}
           {valve.ofCompressor && <span className="block font-semibold text-brick">▲ Do not start</span>}
           {valve.leftShut !== null && <span className="block text-ochre">◐ left shut: {valve.leftShut}</span>}
         </p>
