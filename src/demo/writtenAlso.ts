@@ -168,6 +168,7 @@ export function writeFerryTerminal(story: StoryWriter): void {
         category: 'commercialRefrigeration',
         refrigerant: 'R-452A',
         installedOn: story.date(YEARS_AGO(3)),
+        drawing: drawingOf({ layout: 'cabinetValve', rooms: [], coils: 2 }),
       },
       'kg',
     )

@@ -73,6 +73,7 @@ export const partWords = (part: MapPart): string => `${partName(part)}, ${part.w
 export const LAYOUT_WORDS: Record<LayoutName, string> = {
   split: 'Split, with receiver',
   capillary: 'Self-contained, capillary',
+  cabinetValve: 'Self-contained, expansion valve',
   twoRooms: 'One unit, several rooms',
   rack: 'Rack with circuits',
   chiller: 'Chiller circuit',

@@ -4,12 +4,13 @@
  */
 import type { Appliance } from '../logbook/tables';
 import type { CircuitMap } from './map';
-import { capillary, chiller, rack } from './roundMaps';
+import { cabinetValve, capillary, chiller, rack } from './roundMaps';
 import { milkTank, split } from './unitMaps';
 
 export const LAYOUTS = [
   'split',
   'capillary',
+  'cabinetValve',
   'twoRooms',
   'rack',
   'chiller',
@@ -50,6 +51,8 @@ export function circuitMap(layout: LayoutName, spaces: readonly string[]): Circu
       return rack(spaces.length > 0 ? spaces : ['circuit 1', 'circuit 2', 'circuit 3']);
     case 'capillary':
       return capillary();
+    case 'cabinetValve':
+      return cabinetValve();
     case 'chiller':
       return chiller();
     case 'milkTank':

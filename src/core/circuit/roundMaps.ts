@@ -32,6 +32,36 @@ export const capillary = (): CircuitMap =>
     ],
   );
 
+/** A cabinet with an expansion valve and a sight glass, and no receiver. */
+export const cabinetValve = (): CircuitMap =>
+  mapOf(
+    [
+      section('cabinet', 'cabinet', '', [
+        ['compressor', 'compressor'],
+        ['dischargeLine', 'dischargeLine'],
+        ['condenser', 'condenser'],
+        ['condenserBends', 'condenserBends'],
+        ['drier', 'drier'],
+        ['sightGlass', 'sightGlass'],
+        ['flareNut', 'flareNut'],
+        ['expansionValve', 'expansionValve'],
+        ['evaporator', 'evaporator'],
+        ['evaporatorBends', 'evaporatorBends'],
+        ['drainPan', 'drainPan'],
+        ['suctionLine', 'suctionLine'],
+        ['accessPort', 'accessPort'],
+      ]),
+    ],
+    [
+      line('discharge', ['compressor', 'dischargeLine', 'condenser']),
+      line('liquid', ['condenser', 'condenserBends', 'drier', 'sightGlass', 'flareNut', 'expansionValve']),
+      line('suction', [
+        ...['expansionValve', 'evaporator', 'evaporatorBends', 'suctionLine', 'accessPort'],
+        'compressor',
+      ]),
+    ],
+  );
+
 const circuitLines = (prefix: string): PipingLine[] => [
   line('liquid', [
     'liquidHeader',
