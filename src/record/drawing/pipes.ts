@@ -1,4 +1,5 @@
 /** How pipes run between the parts of a drawing. */
+import { COLUMNS } from './layoutCells';
 import type { Pipe, PlacedPart } from './placing';
 
 /** side of a cell, in units of the drawing */
@@ -12,6 +13,9 @@ export const middleOf = (part: PlacedPart): { x: number; y: number } => ({
 
 type Point = readonly [x: number, y: number];
 
+const WIDTH = COLUMNS * CELL;
+/** A line outside of all parts keeps so far from the edge. */
+const EDGE = 4;
 /** So near to a line the middle of a part counts as crossed. */
 const CROSSED = 14;
 
@@ -23,25 +27,28 @@ const isOn = ([x, y]: Point, [x1, y1]: Point, [x2, y2]: Point): boolean =>
 
 /**
  * Square ways from one point to another, as one would draw them: across first, but up before across to the right; then the
- * other way round, and by the free lane between two cells.
+ * other way round, outside of all parts, and by the free lane between two cells.
  */
 function ways([x1, y1]: Point, [x2, y2]: Point): Point[][] {
   const across: Point = [x2, y1];
   const along: Point = [x1, y2];
   const lane = y2 + (y1 <= y2 ? -CELL / 2 : CELL / 2);
   const aisle = x2 + (x1 <= x2 ? -CELL / 2 : CELL / 2);
+  const outside = x2 > WIDTH / 2 ? Math.min(x2 + CELL / 2, WIDTH - EDGE) : Math.max(x2 - CELL / 2, EDGE);
   const upFirst = y2 < y1 && x2 > x1;
+  const by = (x: number): Point[] => [
+    [x, y1],
+    [x, y2],
+  ];
   return [
     [upFirst ? along : across],
     [upFirst ? across : along],
+    by(outside),
     [
       [x1, lane],
       [x2, lane],
     ],
-    [
-      [aisle, y1],
-      [aisle, y2],
-    ],
+    by(aisle),
   ];
 }
 

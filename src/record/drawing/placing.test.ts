@@ -10,6 +10,7 @@ import { seeded } from '../../core/testkit/seeded';
 import { dayOf } from '../../core/quantity/day';
 import { ROUND, partOfPlace } from '../../core/visit/readings/places';
 import { COLUMNS, SECTIONS } from './layoutCells';
+import { middleOf, pathOf } from './pipes';
 import { drawn, pageOfPart, pagesOf } from './placing';
 
 const rooms = (count: number) => Array.from({ length: count }, (_, index) => `room ${String(index + 1)}`);
@@ -151,4 +152,14 @@ test('two hundred machines with changes by chance: each part in a cell of its ow
     }
   }
   expect(own).toBeGreaterThan(400);
+});
+
+test('the liquid line to a second room passes outside of the first room’s solenoid', () => {
+  const { parts, pipes } = drawn(circuitMap('twoRooms', ['one', 'two']));
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const line = pipes.find(({ through }) => through[1] === 'room2.solenoid');
+  const path = pathOf({ through: line?.through.slice(0, 2) ?? [] }, byId);
+  // Right of every part, then down, then in.
+  const rightmost = Math.max(...parts.map((part) => middleOf(part).x));
+  expect(Number(/L(\d+)/.exec(path)?.[1])).toBeGreaterThan(rightmost);
 });
