@@ -2,7 +2,7 @@
 import { expect, test } from 'vitest';
 import { note, sceneOf, standing } from '../core/testkit/facts';
 import type { Space } from '../core/logbook/tables';
-import { answersOf } from '../core/circuit/drawing';
+import { answersOf, drawingOf } from '../core/circuit/drawing';
 import { drawingOfMachine, mapOfMachine, partNamesOf, usualDifference } from './circuitOf';
 
 const spaces: Space[] = [
@@ -34,11 +34,24 @@ test('the last choice counts, and one that is no layout of ours is passed over',
 });
 
 test('parts are told by the names on the doors', () => {
-  const names = partNamesOf(mapOfMachine(drawn({ kind: 'walkIn', serves: ['r1', 'r2', 'gone'] })));
+  const names = partNamesOf(drawn({ kind: 'walkIn', serves: ['r1', 'r2', 'gone'] }));
   const said = [...names.values()];
   expect(said.some((each) => each.endsWith(', bulb room'))).toBe(true);
   expect(said.some((each) => each.endsWith(', orchid room'))).toBe(true);
   expect(new Set(names.keys()).size).toBe(said.length);
+});
+
+test('a drawing of its own goes before the likely one, and a part that is gone keeps its name', () => {
+  const drawing = {
+    ...drawingOf({ layout: 'capillary', rooms: [] }),
+    parts: drawingOf({ layout: 'capillary', rooms: [] }).parts.map((part) =>
+      part.id === 'drier' ? { ...part, name: 'burn-out drier', until: '2026-11-20' } : part,
+    ),
+  };
+  const view = drawn({ kind: 'rack', drawing });
+  expect(layoutOf(view)).toBe('capillary');
+  expect(mapOfMachine(view).parts.some(({ id }) => id === 'drier')).toBe(false);
+  expect(partNamesOf(view).get('drier')).toBe('burn-out drier, cabinet');
 });
 
 test('a cabinet runs with a smaller difference to its coil than a room', () => {

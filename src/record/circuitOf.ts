@@ -1,6 +1,6 @@
 /** Which drawing a machine has. */
 import type { CircuitMap } from '../core/circuit/map';
-import { drawingOf, mapOfDrawing } from '../core/circuit/drawing';
+import { absentParts, drawingOf, mapOfDrawing } from '../core/circuit/drawing';
 import { isLayout, likelyLayout } from '../core/circuit/layouts';
 import { withOlderParts } from '../core/circuit/olderDrawing';
 import type { Piping } from '../core/logbook/piping';
@@ -29,9 +29,13 @@ export function drawingOfMachine({ machine: { appliance, spaces }, standing }: D
 export const mapOfMachine = (view: DrawnMachine, day = view.standing.history.asOf): CircuitMap =>
   mapOfDrawing(drawingOfMachine(view), day);
 
-/** What the parts of a map are called, by id. */
-export const partNamesOf = (map: CircuitMap): ReadonlyMap<string, string> =>
-  new Map(map.parts.map((part) => [part.id, partWords(part)]));
+/** What the parts of a machine are called, by id; also those that are gone, of which older entries speak. */
+export function partNamesOf(view: DrawnMachine): ReadonlyMap<string, string> {
+  const day = view.standing.history.asOf;
+  const drawing = drawingOfMachine(view);
+  const parts = [...absentParts(drawing, day), ...mapOfDrawing(drawing, day).parts];
+  return new Map(parts.map((part) => [part.id, partWords(part)]));
+}
 
 /** K between box and coil that is usual for this kind of machine. */
 export const usualDifference = (view: DrawnMachine): number =>

@@ -9,7 +9,7 @@ import { bareUnit, chargedUnit, massSystemOf } from '../core/rules/massSystem';
 import type { Packs } from '../core/rules/packs/shipped';
 import { type Standing, standingFromEntries } from '../core/rules/standing';
 import type { Names } from '../words/names';
-import { mapOfMachine, partNamesOf } from './circuitOf';
+import { partNamesOf } from './circuitOf';
 
 /** A machine and all that bears on it. */
 export interface MachineRows {
@@ -88,7 +88,7 @@ export function foldedMachine<Rows extends MachineRows>(
     bareUnit: bareUnit(system, charged),
     standing,
     names: {
-      parts: partNamesOf(mapOfMachine({ machine, standing })),
+      parts: partNamesOf({ machine, standing }),
       leaks: leakLabels(machine.entries),
       bottles: new Map(cylinders.map((each) => [each.id, each.serial])),
     },

@@ -10,7 +10,7 @@ import { standing } from './takingOut';
 import { LAYOUTS, circuitMap } from './layouts';
 import type { CircuitMap, MapPart, MapSection } from './map';
 import { type PartTypeName, knownType } from './parts';
-import { joints } from './pieces';
+import { joints, standsOn } from './pieces';
 
 /** so many stand side by side at most */
 export const MOST_SIDE_BY_SIDE = 4;
@@ -75,6 +75,10 @@ export function mapOfDrawing(drawing: Piping, day: Day): CircuitMap {
     stubs: now.stubs ?? [],
   };
 }
+
+/** Parts that are not there on a day: what was said of them is still told by their names. */
+export const absentParts = (drawing: Piping, day: Day): MapPart[] =>
+  drawing.parts.filter((part) => !standsOn(part, day)).map((part) => mapPart(part, undefined));
 
 function mapPart({ id, type, name, where }: PipingPart, section: MapSection | undefined): MapPart {
   const known = knownType(type);

@@ -20,6 +20,7 @@ export interface OlderOwnParts {
 
 /** Nobody said where their other end is: they hang until somebody draws it. */
 const ENDS_UNSAID: readonly PartTypeName[] = ['hotGasValve', 'equaliser', 'oilReturn'];
+
 /** The spot that "beside" meant for a part of this type; null where it has nothing to stand at. */
 function spotBeside(drawing: Piping, type: PartTypeName, beside: string): Spot | null {
   const neighbour = drawing.parts.find((part) => part.id === beside);
