@@ -223,6 +223,20 @@ describe('the solenoid of one box cannot pump down two', () => {
   ])('%j shut: still fed %j', (ids, fed) => {
     expect(stillFed(two, shut(...ids))).toEqual(fed);
   });
+  test('hot gas that could come round through the compressor feeds no liquid', () => {
+    const hot = put(
+      drawingOf({ layout: 'twoRooms', rooms: ['tulips', 'roses'] }),
+      [{ id: 'hot', type: 'hotGasValve' }],
+      {
+        how: 'across',
+        from: 'dischargeLine',
+        to: ['room1.expansionValve', 'room1.evaporator'],
+        carries: 'hotGas',
+      },
+    );
+    if (!hot.ok) throw new Error(hot.refusal.code);
+    expect(stillFed(mapOfDrawing(hot.value, DAY), shut('room1.solenoid'))).toEqual(['roses']);
+  });
   test('a single box is not warned of', () => {
     expect(stillFed(split, shut('solenoid'))).toEqual([]);
   });

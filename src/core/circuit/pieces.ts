@@ -71,7 +71,7 @@ export function piecesOf(
     here.filter(({ id }) => isShut(id) && doesNotHold.has(id)).map(({ id }) => [id, new Set<number>()]),
   );
   const note = (valve: string, neighbour: string): void => {
-    const index = isShut(neighbour) ? undefined : indexOf.get(topOf(neighbour));
+    const index = indexOf.get(topOf(neighbour));
     if (index !== undefined) beside.get(valve)?.add(index);
   };
   for (const [one, other] of joined) {
