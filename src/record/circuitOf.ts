@@ -16,18 +16,22 @@ interface DrawnMachine {
   standing: Standing;
 }
 
+/** The names on the doors of what a machine cools. */
+export const roomsOf = ({ appliance, spaces }: DrawnMachine['machine']): string[] =>
+  (appliance.serves ?? []).flatMap((id) => spaces.find((space) => space.id === id)?.name ?? []);
+
 /** The drawing that somebody changed, else what its kind, its rooms and older visits say. */
-export function drawingOfMachine({ machine: { appliance, spaces }, standing }: DrawnMachine): Piping {
+export function drawingOfMachine({ machine, standing }: DrawnMachine): Piping {
+  const { appliance } = machine;
   if (appliance.drawing) return appliance.drawing;
   const own = notesOf(standing.history.entries, 'map').at(-1)?.note;
   const chosen = own?.layout;
   const layout = chosen !== undefined && isLayout(chosen) ? chosen : likelyLayout(appliance);
-  const rooms = (appliance.serves ?? []).flatMap((id) => spaces.find((space) => space.id === id)?.name ?? []);
-  return withOlderParts(drawingOf({ layout, rooms }), own ?? {});
+  return withOlderParts(drawingOf({ layout, rooms: roomsOf(machine) }), own ?? {});
 }
 
-export const mapOfMachine = (view: DrawnMachine, day = view.standing.history.asOf): CircuitMap =>
-  mapOfDrawing(drawingOfMachine(view), day);
+export const mapOfMachine = (view: DrawnMachine): CircuitMap =>
+  mapOfDrawing(drawingOfMachine(view), view.standing.history.asOf);
 
 /** What the parts of a machine are called, by id; also those that are gone, of which older entries speak. */
 export function partNamesOf(view: DrawnMachine): ReadonlyMap<string, string> {

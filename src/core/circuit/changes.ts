@@ -2,7 +2,7 @@
  * Parts put on a drawing, as pure operations: on a line, across, beside another, or as a stub. Each gives a new drawing or
  * says why it cannot; undo is the drawing before. Handbook 4.11 and 6.
  */
-import type { Carries, Piping, PipingPart } from '../logbook/piping';
+import type { Carries, Piping, PipingLine, PipingPart } from '../logbook/piping';
 import { type Result, ok, refused } from '../result';
 import { knownType, partType } from './parts';
 
@@ -45,7 +45,7 @@ interface Step {
 }
 
 /** What flows into a part, and what it flows on to. */
-function besideInFlow(drawing: Piping, id: string): { before: Step[]; after: Step[] } {
+export function besideInFlow(drawing: Piping, id: string): { before: Step[]; after: Step[] } {
   const steps = (by: 1 | -1): Step[] =>
     drawing.lines.flatMap(({ carries, through }) =>
       through.flatMap((each, at) => {
@@ -129,24 +129,21 @@ function across(
   if (!right.ok) return right;
   const more = right.value.drawing;
   if (left.value.id === right.value.id) return refused({ code: 'toItself', id: left.value.id });
-  const line = { id: newLine(more, first), carries, through: [left.value.id, ...ids, right.value.id] };
+  const line = { id: newLine(more.lines, first), carries, through: [left.value.id, ...ids, right.value.id] };
   return ok({ ...more, lines: [...more.lines, line] });
 }
 
+/** A drawing with the part at which lines meet. */
+type Met = Result<{ drawing: Piping; id: string }, ChangeRefusal>;
+
 /** The part at which a line begins or ends: the one that is named, or a tee put between two. */
-function endOf(
-  drawing: Piping,
-  end: End,
-  tee: string,
-): Result<{ drawing: Piping; id: string }, ChangeRefusal> {
+function endOf(drawing: Piping, end: End, tee: string): Met {
   if (typeof end === 'string') {
     if (hangs(drawing, end)) return refused({ code: 'stubInFlow', id: end });
     if (typeOf(drawing, end).valve) return refused({ code: 'whichSide', id: end });
     return ok({ drawing, id: end });
   }
-  const id = freeId(drawing, tee);
-  const put = inLine(withTee(drawing, id, end[0]), [id], end);
-  return put.ok ? ok({ drawing: put.value, id }) : put;
+  return teeBetween(drawing, end, tee);
 }
 
 function beside(
@@ -164,41 +161,40 @@ function beside(
   if (!enters || !leaves || before.length > 1 || after.length > 1)
     return refused({ code: 'notBetweenTwo', id: before.length === 1 ? to : from });
   const parting = branchAt(drawing, [enters.id, from], enters.id, `${first} in`);
-  const meeting = branchAt(parting.drawing, [to, leaves.id], leaves.id, `${first} out`);
+  if (!parting.ok) return parting;
+  const meeting = branchAt(parting.value.drawing, [to, leaves.id], leaves.id, `${first} out`);
+  if (!meeting.ok) return meeting;
   // What stands side by side with a run carries what the run carries, part for part.
   const along = runBetween(drawing, from, to);
-  const carries = [parting.id, ...ids].map((_, at): Carries => {
+  const carries = [parting.value.id, ...ids].map((_, at): Carries => {
     if (at === 0) return enters.carries;
     if (at === ids.length) return leaves.carries;
     return along?.length === ids.length ? (along[at]?.carries ?? enters.carries) : enters.carries;
   });
-  const lines = [...meeting.drawing.lines];
-  const whole = [parting.id, ...ids, meeting.id];
+  const lines = [...meeting.value.drawing.lines];
+  const whole = [parting.value.id, ...ids, meeting.value.id];
   for (let at = 0; at < carries.length;) {
     const carried = carries[at] ?? enters.carries;
     const until = carries.findIndex((each, index) => index > at && each !== carried);
     const end = until < 0 ? carries.length : until;
     lines.push({
-      id: newLine({ ...drawing, lines }, first),
+      id: newLine(lines, first),
       carries: carried,
       through: whole.slice(at, end + 1),
     });
     at = end;
   }
-  return ok({ ...meeting.drawing, lines });
+  return ok({ ...meeting.value.drawing, lines });
 }
 
 /** Where a branch leaves or comes back: at a part in which lines meet, else in a tee of its own, so that no valve parts them. */
-function branchAt(
-  drawing: Piping,
-  between: readonly [string, string],
-  at: string,
-  tee: string,
-): { drawing: Piping; id: string } {
-  if (typeOf(drawing, at).joins) return { drawing, id: at };
-  const id = freeId(drawing, tee);
+const branchAt = (drawing: Piping, between: readonly [string, string], at: string, tee: string): Met =>
+  typeOf(drawing, at).joins ? ok({ drawing, id: at }) : teeBetween(drawing, between, tee);
+
+function teeBetween(drawing: Piping, between: readonly [string, string], wanted: string): Met {
+  const id = freeId(drawing.parts, wanted);
   const put = inLine(withTee(drawing, id, between[0]), [id], between);
-  return put.ok ? { drawing: put.value, id } : { drawing, id: at };
+  return put.ok ? ok({ drawing: put.value, id }) : put;
 }
 
 const withTee = (drawing: Piping, id: string, behind: string): Piping => ({
@@ -213,12 +209,15 @@ const withTee = (drawing: Piping, id: string, behind: string): Piping => ({
 const typeOf = ({ parts }: Piping, id: string) =>
   partType(knownType(parts.find((part) => part.id === id)?.type ?? ''));
 
-export function freeId({ parts }: Piping, wanted: string): string {
-  const taken = new Set(parts.map((part) => part.id));
+/** An id that none of these has: the wanted one, else with a number. */
+export function freeId(rows: readonly { id: string }[], wanted: string): string {
+  const taken = new Set(rows.map(({ id }) => id));
   let id = wanted;
   for (let next = 2; taken.has(id); next += 1) id = `${wanted} ${String(next)}`;
   return id;
 }
+
+const newLine = (lines: readonly PipingLine[], partId: string): string => freeId(lines, `line ${partId}`);
 
 /** The parts from one to another in the order of flow, each with what comes to it; null where that is no single line. */
 export function runBetween(drawing: Piping, from: string, to: string): Step[] | null {
@@ -230,11 +229,4 @@ export function runBetween(drawing: Piping, from: string, to: string): Step[] | 
     found.push(next);
   }
   return found;
-}
-
-function newLine({ lines }: Piping, partId: string): string {
-  const taken = new Set(lines.map(({ id }) => id));
-  let id = `line ${partId}`;
-  for (let next = 2; taken.has(id); next += 1) id = `line ${partId} ${String(next)}`;
-  return id;
 }

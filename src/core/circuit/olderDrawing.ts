@@ -3,7 +3,7 @@
  * meaning: a valve parts its line, a port hangs, a second compressor or coil stands side by side with the first.
  */
 import type { Piping } from '../logbook/piping';
-import { type Spot, put } from './changes';
+import { type Spot, besideInFlow, put } from './changes';
 import { named, strike } from './takingOut';
 import { type MapPart, sideOf } from './map';
 import { type PartTypeName, knownType, partType } from './parts';
@@ -29,20 +29,18 @@ function spotBeside(drawing: Piping, type: PartTypeName, beside: string): Spot |
   if (like === type && SIDE_BY_SIDE.includes(type)) return { how: 'beside', ...runOf(drawing, beside) };
   const { side, stub } = partType(type);
   if (stub || ENDS_UNSAID.includes(type)) return { how: 'stub', on: beside };
-  const ways = [1, -1].map((by) =>
-    drawing.lines.flatMap(({ carries, through }) => {
-      const next = through[through.indexOf(beside) + by];
-      return !through.includes(beside) || next === undefined ? [] : [{ next, side: sideOf(carries) }];
-    }),
-  );
+  const { before, after } = besideInFlow(drawing, beside);
   // Of its own side first; where lines meet, on the side on which there is one alone, so that it stands in all of them.
-  const joints = ways.flatMap((found, order) =>
-    found.map(({ next, side: of }) => ({ next, order: [of === side ? 0 : 1, found.length, order] })),
+  const joints = [after, before].flatMap((found, order) =>
+    found.map(({ id, carries }) => ({
+      id,
+      order: [sideOf(carries) === side ? 0 : 1, found.length, order],
+    })),
   );
   const [best] = joints.sort((a, b) =>
     a.order.reduce((sum, each, at) => sum || each - (b.order[at] ?? 0), 0),
   );
-  return best ? { how: 'inLine', between: [beside, best.next] } : { how: 'stub', on: beside };
+  return best ? { how: 'inLine', between: [beside, best.id] } : { how: 'stub', on: beside };
 }
 
 /** The drawing with what older visits wrote. A part whose type or neighbour is unknown is passed over. */

@@ -1,9 +1,16 @@
-/** Circuits that stand in one place: cabinets with a capillary, chillers, and racks with all of their circuits. */
+/** Circuits that stand in one place: cabinets, chillers, and racks with all of their circuits. */
 import type { PipingLine } from '../logbook/piping';
 import { type CircuitMap, line, mapOf, section } from './map';
+import type { PartTypeName } from './parts';
 
-export const capillary = (): CircuitMap =>
-  mapOf(
+/** A cabinet by what stands between its drier and its coil, and between its coil and its suction line. */
+function cabinet(
+  metering: readonly (readonly [id: string, type: PartTypeName])[],
+  fed: readonly PipingLine[],
+  behind: readonly (readonly [id: string, type: PartTypeName])[],
+): CircuitMap {
+  const last = metering.at(-1)?.[0] ?? 'drier';
+  return mapOf(
     [
       section('cabinet', 'cabinet', '', [
         ['compressor', 'compressor'],
@@ -11,11 +18,10 @@ export const capillary = (): CircuitMap =>
         ['condenser', 'condenser'],
         ['condenserBends', 'condenserBends'],
         ['drier', 'drier'],
-        ['capillary', 'capillary'],
-        ['capillaryJoint', 'capillary'],
+        ...metering,
         ['evaporator', 'evaporator'],
         ['evaporatorBends', 'evaporatorBends'],
-        ['buriedPipe', 'buriedPipe'],
+        ...behind,
         ['drainPan', 'drainPan'],
         ['suctionLine', 'suctionLine'],
         ['accessPort', 'accessPort'],
@@ -23,43 +29,38 @@ export const capillary = (): CircuitMap =>
     ],
     [
       line('discharge', ['compressor', 'dischargeLine', 'condenser']),
-      line('liquid', ['condenser', 'condenserBends', 'drier', 'capillary']),
-      line('capillary', ['capillary', 'capillaryJoint']),
+      ...fed,
       line('suction', [
-        ...['capillaryJoint', 'evaporator', 'evaporatorBends', 'buriedPipe', 'suctionLine'],
-        ...['accessPort', 'compressor'],
+        ...[last, 'evaporator', 'evaporatorBends', ...behind.map(([id]) => id)],
+        ...['suctionLine', 'accessPort', 'compressor'],
       ]),
     ],
+  );
+}
+
+export const capillary = (): CircuitMap =>
+  cabinet(
+    [
+      ['capillary', 'capillary'],
+      ['capillaryJoint', 'capillary'],
+    ],
+    [
+      line('liquid', ['condenser', 'condenserBends', 'drier', 'capillary']),
+      line('capillary', ['capillary', 'capillaryJoint']),
+    ],
+    [['buriedPipe', 'buriedPipe']],
   );
 
 /** A cabinet with an expansion valve and a sight glass, and no receiver. */
 export const cabinetValve = (): CircuitMap =>
-  mapOf(
+  cabinet(
     [
-      section('cabinet', 'cabinet', '', [
-        ['compressor', 'compressor'],
-        ['dischargeLine', 'dischargeLine'],
-        ['condenser', 'condenser'],
-        ['condenserBends', 'condenserBends'],
-        ['drier', 'drier'],
-        ['sightGlass', 'sightGlass'],
-        ['flareNut', 'flareNut'],
-        ['expansionValve', 'expansionValve'],
-        ['evaporator', 'evaporator'],
-        ['evaporatorBends', 'evaporatorBends'],
-        ['drainPan', 'drainPan'],
-        ['suctionLine', 'suctionLine'],
-        ['accessPort', 'accessPort'],
-      ]),
+      ['sightGlass', 'sightGlass'],
+      ['flareNut', 'flareNut'],
+      ['expansionValve', 'expansionValve'],
     ],
-    [
-      line('discharge', ['compressor', 'dischargeLine', 'condenser']),
-      line('liquid', ['condenser', 'condenserBends', 'drier', 'sightGlass', 'flareNut', 'expansionValve']),
-      line('suction', [
-        ...['expansionValve', 'evaporator', 'evaporatorBends', 'suctionLine', 'accessPort'],
-        'compressor',
-      ]),
-    ],
+    [line('liquid', ['condenser', 'condenserBends', 'drier', 'sightGlass', 'flareNut', 'expansionValve'])],
+    [],
   );
 
 const circuitLines = (prefix: string): PipingLine[] => [

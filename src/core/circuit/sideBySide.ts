@@ -1,6 +1,6 @@
 /** What is built more than once in a machine, and what goes with each: a compressor's valves, a coil's valve and bends. */
 import type { Piping, PipingPart } from '../logbook/piping';
-import { type Changed, put, runBetween } from './changes';
+import { type Changed, besideInFlow, put, runBetween } from './changes';
 import { type PartTypeName, knownType } from './parts';
 
 export const SIDE_BY_SIDE: readonly PartTypeName[] = [
@@ -19,25 +19,19 @@ const GOES_WITH: Partial<Record<PartTypeName, readonly PartTypeName[]>> = {
 };
 
 /** From where to where a part stands with what goes with it. */
-export function runOf(
-  { parts, lines }: Pick<Piping, 'parts' | 'lines'>,
-  id: string,
-): { from: string; to: string } {
-  const typeOf = new Map(parts.map((part) => [part.id, knownType(part.type)]));
-  const with_ = GOES_WITH[typeOf.get(id) ?? 'other'] ?? [];
-  const reach = (by: 1 | -1): string => {
+export function runOf(drawing: Piping, id: string): { from: string; to: string } {
+  const typeOf = new Map(drawing.parts.map((part) => [part.id, knownType(part.type)]));
+  const goesWith = GOES_WITH[typeOf.get(id) ?? 'other'] ?? [];
+  const reach = (way: 'before' | 'after'): string => {
     let end = id;
     for (;;) {
-      const next = lines.flatMap(({ through }) => {
-        const at = through.indexOf(end);
-        return at < 0 ? [] : (through[at + by] ?? []);
-      });
-      const only = next.length === 1 ? next[0] : undefined;
-      if (only === undefined || only === id || !with_.includes(typeOf.get(only) ?? 'other')) return end;
-      end = only;
+      const [next, ...more] = besideInFlow(drawing, end)[way];
+      if (!next || more.length > 0 || next.id === id) return end;
+      if (!goesWith.includes(typeOf.get(next.id) ?? 'other')) return end;
+      end = next.id;
     }
   };
-  return { from: reach(-1), to: reach(1) };
+  return { from: reach('before'), to: reach('after') };
 }
 
 /** A second one side by side with a part, with all that goes with it. `newId` is asked for an id for each of its parts. */

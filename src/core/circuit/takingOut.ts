@@ -39,7 +39,7 @@ function without(drawing: Piping, id: string): Piping {
   const beside = neighboursOf(drawing, id);
   const place =
     beside.length > 2
-      ? freeId(drawing, `${id} joint`)
+      ? freeId(drawing.parts, `${id} joint`)
       : (beside.find((each) => !hangs(drawing, each)) ?? beside[0]);
   const inPlace = (each: string): string[] => (each !== id ? [each] : place === undefined ? [] : [place]);
   const lines = drawing.lines.flatMap((line): PipingLine[] => {

@@ -5,6 +5,9 @@ import { COLUMNS, SECTIONS, type Slot } from './layoutCells';
 
 export type Cell = readonly [column: number, row: number];
 
+/** Where a square way from one point to another turns: across first, but up before across to the right. */
+export const cornerOf = ([x1, y1]: Cell, [x2, y2]: Cell): Cell => (y2 < y1 && x2 > x1 ? [x1, y2] : [x2, y1]);
+
 export interface SectionCells {
   cells: ReadonlyMap<string, Cell>;
   rows: number;
@@ -155,7 +158,7 @@ export class Grid implements SectionCells {
         return way !== null && column === only[0] && (way === 'up' ? row < only[1] : row > only[1]);
       }
       const [from, to] = [a, b];
-      const corner: Cell = to[1] < from[1] && to[0] > from[0] ? [from[0], to[1]] : [to[0], from[1]];
+      const corner = cornerOf(from, to);
       return [
         [from, corner],
         [corner, to],

@@ -1,4 +1,5 @@
 /** How pipes run between the parts of a drawing. */
+import { cornerOf } from './grid';
 import { COLUMNS } from './layoutCells';
 import type { Pipe, PlacedPart } from './placing';
 
@@ -29,20 +30,19 @@ const isOn = ([x, y]: Point, [x1, y1]: Point, [x2, y2]: Point): boolean =>
  * Square ways from one point to another, as one would draw them: across first, but up before across to the right; then the
  * other way round, outside of all parts, and by the free lane between two cells.
  */
-function ways([x1, y1]: Point, [x2, y2]: Point): Point[][] {
-  const across: Point = [x2, y1];
-  const along: Point = [x1, y2];
+function ways(from: Point, to: Point): Point[][] {
+  const [[x1, y1], [x2, y2]] = [from, to];
+  const corner = cornerOf(from, to);
   const lane = y2 + (y1 <= y2 ? -CELL / 2 : CELL / 2);
   const aisle = x2 + (x1 <= x2 ? -CELL / 2 : CELL / 2);
   const outside = x2 > WIDTH / 2 ? Math.min(x2 + CELL / 2, WIDTH - EDGE) : Math.max(x2 - CELL / 2, EDGE);
-  const upFirst = y2 < y1 && x2 > x1;
   const by = (x: number): Point[] => [
     [x, y1],
     [x, y2],
   ];
   return [
-    [upFirst ? along : across],
-    [upFirst ? across : along],
+    [corner],
+    [[x1 + x2 - corner[0], y1 + y2 - corner[1]]],
     by(outside),
     [
       [x1, lane],

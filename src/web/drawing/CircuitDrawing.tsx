@@ -18,7 +18,13 @@ import { ValueBox } from './ValueBox';
 
 const WIDTH = COLUMNS * CELL;
 
-interface Props {
+/** Which circuits of many are shown, where the one who draws keeps it. */
+export interface Paged {
+  page: number;
+  onPage: (page: number) => void;
+}
+
+interface Props extends Partial<Paged> {
   map: CircuitMap;
   label: string;
   shown: (part: MapPart) => PartShown;
@@ -27,9 +33,6 @@ interface Props {
   onValue?: ((value: ValueShown) => void) | undefined;
   /** a place on a line is touched */
   onLine?: (joint: Joint) => void;
-  /** which page of its circuits is shown, where the one who draws keeps it */
-  page?: number;
-  onPage?: (page: number) => void;
   /** stands beside the way to the list */
   aside?: ReactNode;
 }
@@ -98,7 +101,6 @@ export function CircuitDrawing(props: Props) {
 }
 
 function OnePage({
-  map,
   drawing,
   shown,
   values = [],
@@ -144,7 +146,7 @@ function OnePage({
           </text>
         </g>
       ))}
-      <LinePaths map={map} drawing={drawing} onLine={onLine} />
+      <LinePaths drawing={drawing} onLine={onLine} />
       {drawing.parts.map((part) => (
         <DrawnPart key={part.id} part={part} at={middleOf(part)} shown={shown(part)} onTouch={onTouch} />
       ))}

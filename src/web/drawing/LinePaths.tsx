@@ -1,5 +1,4 @@
 /** The lines of a drawing, and the places on them that can be touched: those long enough for a thumb between two parts. */
-import type { CircuitMap } from '../../core/circuit/map';
 import type { Carries } from '../../core/logbook/piping';
 import { LINE_WORDS, partWords } from '../../words/circuit';
 import { uncapped } from '../../words/list';
@@ -21,17 +20,15 @@ const THUMB = 30;
 const far = (a: PlacedPart, b: PlacedPart): number => Math.abs(a.column - b.column) + Math.abs(a.row - b.row);
 
 export function LinePaths({
-  map,
   drawing,
   onLine,
 }: {
-  map: CircuitMap;
   drawing: Drawing;
   onLine?: ((joint: Joint) => void) | undefined;
 }) {
   const byId = new Map(drawing.parts.map((part) => [part.id, part]));
   const wordsOf = (id: string): string => {
-    const part = map.parts.find((each) => each.id === id);
+    const part = byId.get(id);
     return part ? uncapped(partWords(part)) : id;
   };
   const joints = drawing.pipes.flatMap(({ carries, through }) =>

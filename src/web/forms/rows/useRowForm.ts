@@ -29,7 +29,8 @@ export interface RowDialogProps {
 
 const UNDONE = 'undone at once by its writer';
 
-const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
+/** What the latest revision of a row is known by, so that nobody writes over another. */
+export const hashOf = (revisions: readonly Revision[]): string | null => revisions.at(-1)?.seal?.hash ?? null;
 
 export type RowFormProps = RowDialogProps & { row: Row; revisions: readonly Revision[]; isNew: boolean };
 

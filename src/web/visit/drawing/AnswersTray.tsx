@@ -2,6 +2,7 @@
 import { type Answers, MOST_SIDE_BY_SIDE, answersOf, drawingOf } from '../../../core/circuit/drawing';
 import { LAYOUTS } from '../../../core/circuit/layouts';
 import { ok } from '../../../core/result';
+import { roomsOf } from '../../../record/circuitOf';
 import { LAYOUT_WORDS } from '../../../words/circuit';
 import { ApiError } from '../../forms/ApiError';
 import { Choices } from '../../parts/Choices';
@@ -17,9 +18,8 @@ const COUNTS = Array.from({ length: MOST_SIDE_BY_SIDE }, (_, index) => {
 export function AnswersTray({ onClose }: { onClose: () => void }) {
   const { drawing, view } = useVisit();
   const { change, error } = useDrawingChange();
-  const { appliance, spaces } = view.machine;
   const answers = answersOf(drawing);
-  const rooms = (appliance.serves ?? []).flatMap((id) => spaces.find((space) => space.id === id)?.name ?? []);
+  const rooms = roomsOf(view.machine);
   // What was drawn beside the answers would go with them.
   const drawn = answers ? JSON.stringify(drawingOf(answers)) !== JSON.stringify(drawing) : true;
   const answer = (more: Partial<Answers>, words: string) => {

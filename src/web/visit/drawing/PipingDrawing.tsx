@@ -4,7 +4,7 @@
  */
 import { useState } from 'react';
 import type { Joint } from '../../drawing/LinePaths';
-import { CircuitDrawing } from '../../drawing/CircuitDrawing';
+import { CircuitDrawing, type Paged } from '../../drawing/CircuitDrawing';
 import { partName } from '../../../words/circuit';
 import { uncapped } from '../../../words/list';
 import type { MapPart } from '../../../core/circuit/map';
@@ -16,7 +16,7 @@ import { PartTray } from './PartTray';
 
 interface Props {
   /** which circuits of many are shown */
-  paged: { page: number; onPage: (page: number) => void };
+  paged: Paged;
   onDone: () => void;
 }
 

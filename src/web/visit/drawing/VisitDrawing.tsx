@@ -9,7 +9,7 @@ import { shownIn } from '../../../words/measures';
 import { placeWords } from '../../../words/readings';
 import { quantityWords, statedWords } from '../../../words/stated';
 import { partWords } from '../../../words/circuit';
-import { CircuitDrawing } from '../../drawing/CircuitDrawing';
+import { CircuitDrawing, type Paged } from '../../drawing/CircuitDrawing';
 import type { PartShown, ValueShown } from '../../drawing/shown';
 import { ForWriters } from '../../data/api/ForWriters';
 import { Button } from '../../parts/Button';
@@ -66,12 +66,6 @@ export function VisitDrawing(props: Props) {
   ) : (
     <StepDrawing {...props} paged={paged} onPiping={() => setPiping(true)} />
   );
-}
-
-/** Which circuits of many are shown, the same where they are read and where they are drawn. */
-interface Paged {
-  page: number;
-  onPage: (page: number) => void;
 }
 
 function StepDrawing({ onPiping, paged, ...props }: Props & { paged: Paged; onPiping: () => void }) {

@@ -8,6 +8,7 @@ import { changeRefusalWords } from '../../../words/circuit';
 import { ask } from '../../data/api/api';
 import { useChangeRows } from '../../data/api/queries';
 import { say, sayWrong } from '../../data/device/messages';
+import { hashOf } from '../../forms/rows/useRowForm';
 import { useWriter } from '../../data/device/writer';
 import { useVisit } from '../visitContext';
 
@@ -34,7 +35,7 @@ export function useDrawingChange() {
           table: 'appliances',
           id: appliance.id,
           row: { ...current, drawing: next },
-          after: revisions.at(-1)?.seal?.hash ?? null,
+          after: hashOf(revisions),
         },
       ],
       by: person?.id,
